@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Crease;
+
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Vector;
+
+/**
+ * The smallest box around a folded piece that lies along one of its faces and one of that face's edges.
+ *
+ * Width is the extent nearest the asked direction on face 0, depth the one nearest face 0's normal, height the third;
+ * millimetres.
+ */
+final readonly class FoldedBox
+{
+    private const SAME_MM3 = 1e-3;
+
+    private function __construct(public float $width, public float $height, public float $depth)
+    {
+    }
+
+    public static function around(Folding $folding, Point $widthDirection): self
+    {
+        $points = array_merge(...$folding->faces);
+        $best = null;
+        $smallest = [INF, INF];
+        foreach (self::frames($folding) as $axes) {
+            $extents = array_map(fn (Vector $axis) => self::extent($points, $axis), $axes);
+            $size = [array_product($extents), $extents[0] * $extents[1] + $extents[1] * $extents[2] + $extents[2] * $extents[0]];
+            if ($size[0] < $smallest[0] - self::SAME_MM3 || ($size[0] < $smallest[0] + self::SAME_MM3 && $size[1] < $smallest[1] - self::SAME_MM3)) {
+                [$best, $smallest] = [[$axes, $extents], $size];
+            }
+        }
+        assert($best !== null);
+
+        return self::named($best[0], $best[1], Vector::onSheet($widthDirection)->unit());
+    }
+
+    /**
+     * @param array{Vector, Vector, Vector} $axes
+     * @param array{float, float, float} $extents
+     */
+    private static function named(array $axes, array $extents, Vector $width): self
+    {
+        $nearest = function (Vector $direction, array $among) use ($axes): int {
+            usort($among, fn (int $a, int $b) => abs($axes[$b]->dot($direction)) <=> abs($axes[$a]->dot($direction)));
+
+            return $among[0];
+        };
+        $depth = $nearest(new Vector(0, 0, 1), [0, 1, 2]);
+        $across = $nearest($width, array_values(array_diff([0, 1, 2], [$depth])));
+        $height = 3 - $depth - $across;
+
+        return new self($extents[$across], $extents[$height], $extents[$depth]);
+    }
+
+    /** @return iterable<array{Vector, Vector, Vector}> one frame for each different direction of box */
+    private static function frames(Folding $folding): iterable
+    {
+        $seen = [];
+        foreach ($folding->faces as $corners) {
+            $n = count($corners);
+            $normal = Overlap::normal($corners);
+            foreach ($corners as $i => $corner) {
+                $along = $corners[($i + 1) % $n]->minus($corner)->unit();
+                $axes = [$along, $normal->cross($along), $normal];
+                $key = array_map(self::directionKey(...), $axes);
+                sort($key);
+                $key = implode(';', $key);
+                if (! isset($seen[$key])) {
+                    $seen[$key] = true;
+                    yield $axes;
+                }
+            }
+        }
+    }
+
+    /** The same for a direction and its opposite. */
+    private static function directionKey(Vector $v): string
+    {
+        $sign = $v->x < -1e-9 || (abs($v->x) < 1e-9 && ($v->y < -1e-9 || (abs($v->y) < 1e-9 && $v->z < 0))) ? -1 : 1;
+
+        return sprintf('%.6F,%.6F,%.6F', $sign * $v->x + 0.0, $sign * $v->y + 0.0, $sign * $v->z + 0.0);
+    }
+
+    /** @param list<Vector> $points */
+    private static function extent(array $points, Vector $axis): float
+    {
+        $along = array_map($axis->dot(...), $points);
+
+        return $along === [] ? 0.0 : max($along) - min($along);
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Crease;
+
+use Gimbo\Core\Geometry\Motion;
+use Gimbo\Core\Geometry\Vector;
+use LogicException;
+
+/**
+ * A pattern folded rigidly, its face 0 lying where it lay on the sheet; paper taken as having no thickness.
+ *
+ * Each face is carried along the shortest chain of hinges from face 0. Where hinges close a ring, the copies of a
+ * vertex must meet again: gap() says how far apart they end.
+ */
+final readonly class Folding
+{
+    /** @param list<list<Vector>> $faces the vertices of each face in space, in the pattern's own order */
+    private function __construct(public Pattern $pattern, public array $faces)
+    {
+    }
+
+    /** Folded by a share of the assembled state's angles: 0 is the flat sheet, 1 the finished thing. */
+    public static function of(Pattern $pattern, float $share = 1.0): self
+    {
+        $flat = array_map(Vector::onSheet(...), $pattern->vertices);
+        $faces = [];
+        foreach (self::motions($pattern, $share) as $face => $motion) {
+            $faces[$face] = array_map(fn (int $v) => $motion->applyTo($flat[$v]), $pattern->faces[$face]->vertices);
+        }
+        ksort($faces);
+
+        return new self($pattern, array_values($faces));
+    }
+
+    /** The largest distance in millimetres between two copies of a vertex that hinges hold together. */
+    public function gap(): float
+    {
+        $hinged = [];
+        foreach ($this->pattern->edges as $edge) {
+            $edge->assignment->isFold() && $hinged[$edge->from] = $hinged[$edge->to] = true;
+        }
+        $first = [];
+        $gap = 0.0;
+        foreach ($this->pattern->faces as $f => $face) {
+            foreach ($face->vertices as $i => $v) {
+                $here = $this->faces[$f][$i];
+                $first[$v] ??= $here;
+                isset($hinged[$v]) && $gap = max($gap, $first[$v]->minus($here)->length());
+            }
+        }
+
+        return $gap;
+    }
+
+    /** @return array<int, Motion> by face */
+    private static function motions(Pattern $pattern, float $share): array
+    {
+        $hinges = self::hinges($pattern);
+        $motions = [0 => Motion::none()];
+        $queue = [0];
+        while ($queue !== []) {
+            $face = array_shift($queue);
+            foreach ($hinges[$face] ?? [] as [$next, $edge, $from, $to]) {
+                if (isset($motions[$next])) {
+                    continue;
+                }
+                // Walking anticlockwise from $from to $to the neighbour lies on the right; a valley lifts it.
+                $turn = Motion::about($pattern->vertices[$to], $pattern->vertices[$from], $edge->foldDegrees * $share);
+                $motions[$next] = $motions[$face]->after($turn);
+                $queue[] = $next;
+            }
+        }
+        if (count($motions) !== count($pattern->faces)) {
+            throw new LogicException('A face hangs on no hinge.');
+        }
+
+        return $motions;
+    }
+
+    /** @return array<int, list<array{int, Edge, int, int}>> by face: the neighbour, the hinge, and its ends as the face walks it */
+    private static function hinges(Pattern $pattern): array
+    {
+        $edges = [];
+        foreach ($pattern->edges as $edge) {
+            if ($edge->assignment->isFold() || $edge->assignment === Assignment::Flat) {
+                $edges["$edge->from-$edge->to"] = $edges["$edge->to-$edge->from"] = $edge;
+            }
+        }
+        $walks = [];
+        foreach ($pattern->faces as $f => $face) {
+            foreach ($face->vertices as $i => $from) {
+                $to = $face->vertices[($i + 1) % count($face->vertices)];
+                isset($edges["$from-$to"]) && $walks["$from-$to"] = $f;
+            }
+        }
+        $hinges = [];
+        foreach ($walks as $walk => $face) {
+            [$from, $to] = array_map(intval(...), explode('-', $walk));
+            $other = $walks["$to-$from"] ?? null;
+            $other !== null && $hinges[$face][] = [$other, $edges[$walk], $from, $to];
+        }
+
+        return $hinges;
+    }
+}

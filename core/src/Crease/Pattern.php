@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Crease;
+
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
+use LogicException;
+
+/**
+ * A piece after all cutting: outline, creases, slits, faces and glue, as FOLD 1.2 sees them.
+ *
+ * Millimetres; x right, y up, seen from the side that becomes the inside, so that a flap folded in is a valley.
+ * Invariant: every index names something that is there. Face 0 stays on the table when the piece is folded.
+ */
+final readonly class Pattern
+{
+    /**
+     * @param list<Point> $vertices
+     * @param list<Edge> $edges
+     * @param list<Face> $faces
+     * @param list<int> $layers faces of the flat folded piece from the lowest to the uppermost; empty where it does not lie flat
+     */
+    public function __construct(public array $vertices, public array $edges, public array $faces, public array $layers = [])
+    {
+        foreach ($edges as $edge) {
+            isset($vertices[$edge->from], $vertices[$edge->to]) || throw new LogicException('An edge names a vertex that is not there.');
+        }
+        foreach ($faces as $face) {
+            foreach ($face->vertices as $vertex) {
+                isset($vertices[$vertex]) || throw new LogicException('A face names a vertex that is not there.');
+            }
+            $face->gluedTo === null || isset($faces[$face->gluedTo]) || throw new LogicException('Glued to a face that is not there.');
+        }
+        foreach ($layers as $layer) {
+            isset($faces[$layer]) || throw new LogicException('A layer names a face that is not there.');
+        }
+    }
+
+    public function polygon(int $face): Polygon
+    {
+        return Polygon::of(array_map(fn (int $v) => $this->vertices[$v], $this->faces[$face]->vertices));
+    }
+
+    public function faceNamed(string $name): int
+    {
+        foreach ($this->faces as $i => $face) {
+            if ($face->name === $name) {
+                return $i;
+            }
+        }
+        throw new LogicException("No face is named $name.");
+    }
+
+    /** @return list<int> indexes of the edges that belong to the crease */
+    public function edgesNamed(string $name): array
+    {
+        return array_keys(array_filter($this->edges, fn (Edge $edge) => $edge->name === $name));
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Design;
+
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Tool\ToolKind;
+
+/**
+ * One setting of one tool.
+ *
+ * `at` is what the hand reads, from the edge or corner `from`, always a whole number of the tool's steps. The line
+ * itself lies `standoff` nearer: the sheet's corner cannot lie at the fence when its diagonal lies on a groove.
+ */
+final readonly class Measure
+{
+    /**
+     * @param list<string> $creases the creases it makes, by name
+     * @param ?int $side which side of the sheet, counted in the order they are turned to the tool
+     */
+    public function __construct(
+        public MeasureKind $kind,
+        public ToolKind $tool,
+        public Axis $axis,
+        public string $from,
+        public Length $at,
+        public MakeUp $madeOf,
+        public array $creases = [],
+        public ?int $side = null,
+        public ?Length $standoff = null,
+    ) {
+    }
+}

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Exchange;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Steps\WorkStep;
+
+/**
+ * A design as the JSON document that the command prints and the browser draws.
+ *
+ * Lengths are numbers of millimetres to 0.0001 mm; beside each that is read stands its text in the design's system.
+ *
+ * @phpstan-type Json array<string, mixed>
+ */
+final readonly class DesignWriter
+{
+    private const DECIMALS = 4;
+
+    private LengthFormatter $words;
+
+    private function __construct(private Design $design)
+    {
+        $this->words = LengthFormatter::for($design->request->system);
+    }
+
+    /** @return Json */
+    public static function write(Design $design): array
+    {
+        return (new self($design))->document();
+    }
+
+    /** @return Json */
+    private function document(): array
+    {
+        $design = $this->design;
+        $request = $design->request;
+
+        return [
+            'make' => $request->make,
+            'system' => $request->system->value,
+            'holds' => [
+                'width' => self::mm($request->item->width), 'height' => self::mm($request->item->height),
+                'thickness' => self::mm($request->item->thickness), 'count' => $request->item->count,
+                'text' => ['width' => $this->words->text($request->item->width), 'height' => $this->words->text($request->item->height)],
+            ],
+            'pieces' => array_map($this->piece(...), $design->pieces),
+            'inside' => $this->extents($design->inside),
+            'closed' => $this->extents($design->closed),
+            'checks' => array_map($this->check(...), $design->fits),
+            'steps' => array_map($this->step(...), $design->steps),
+        ];
+    }
+
+    /** @return Json */
+    private function piece(Piece $piece): array
+    {
+        return [
+            'id' => $piece->id,
+            'count' => $piece->count,
+            'sheet' => $this->rectangle($piece->sheet),
+            'exact' => ['sheet' => $this->rectangle($piece->exact)],
+            'sheetMadeOf' => $this->madeOf($piece->sheetMadeOf),
+            'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece), $piece->measures),
+            'fold' => FoldFile::write($piece->pattern),
+            'folded' => [
+                'width' => round($piece->folded->width, self::DECIMALS),
+                'height' => round($piece->folded->height, self::DECIMALS),
+                'depth' => round($piece->folded->depth, self::DECIMALS),
+            ],
+            'layers' => $this->layers($piece),
+            'glue' => array_map(self::ring(...), array_values($piece->glue)),
+            'contents' => $piece->contents === null ? null : self::ring($piece->contents),
+            'lie' => $piece->lie->value,
+        ];
+    }
+
+    /** @return Json */
+    private function measure(Measure $measure, Piece $piece): array
+    {
+        return [
+            'kind' => $measure->kind->value,
+            'tool' => $measure->tool->value,
+            'axis' => $measure->axis->value,
+            'from' => $measure->from,
+            'at' => self::mm($measure->at),
+            'text' => $this->words->text($measure->at),
+            'standoff' => self::mm($measure->standoff ?? Length::zero()),
+            'side' => $measure->side,
+            'edges' => array_merge(...array_map($piece->pattern->edgesNamed(...), $measure->creases)),
+            'madeOf' => $this->madeOf($measure->madeOf),
+        ];
+    }
+
+    /** @return Json */
+    private function check(Fit $fit): array
+    {
+        return [
+            'id' => $fit->id,
+            'need' => self::mm($fit->need),
+            'have' => self::mm($fit->have),
+            'slack' => self::mm($fit->slack()),
+            'ok' => $fit->isOk(),
+            'bare' => self::mm($fit->bare),
+            'slip' => self::mm($fit->slip),
+            'critical' => $fit->isCritical(),
+            'text' => [
+                'need' => $this->words->text($fit->need), 'have' => $this->words->text($fit->have),
+                'slack' => $this->words->text($fit->slack()), 'bare' => $this->words->text($fit->bare),
+                'spare' => $this->words->text($fit->have->minus($fit->bare)),
+                'asked' => $this->words->text($fit->need->minus($fit->bare)),
+                'afterSlip' => $this->words->text($fit->have->minus($fit->slip)->minus($fit->bare)),
+            ],
+            'madeOf' => $this->madeOf($fit->madeOf),
+            'remedies' => array_map(fn (Remedy $remedy) => [
+                'id' => $remedy->id, 'params' => (object) $remedy->params,
+                'edits' => array_map(fn (string $at, mixed $to) => ['at' => $at, 'to' => $to], array_keys($remedy->edits), $remedy->edits),
+            ], $fit->remedies),
+        ];
+    }
+
+    /** @return Json */
+    private function step(WorkStep $step): array
+    {
+        return [
+            'do' => $step->do->value,
+            'piece' => $step->piece,
+            'with' => $step->with?->value,
+            'measures' => $step->measures,
+            'quarterTurns' => $step->quarterTurns,
+            'faces' => $step->faces,
+            'onto' => $step->onto,
+            'advice' => $step->advice,
+        ];
+    }
+
+    /** @return list<Json> */
+    private function madeOf(MakeUp $madeOf): array
+    {
+        return array_map(fn (Term $term) => [
+            'kind' => $term->kind->value,
+            'dimension' => $term->dimension?->value,
+            'amount' => self::mm($term->amount),
+            'text' => $this->words->marked($term->amount),
+            'whole' => $term->whole === null ? null : $this->words->marked($term->whole),
+        ], $madeOf->terms);
+    }
+
+    /**
+     * The flat folded piece seen from the side its flaps are on, the lowest face first; empty where it does not lie flat.
+     *
+     * @return list<array{name: ?string, ring: list<array{float, float}>}>
+     */
+    private function layers(Piece $piece): array
+    {
+        return array_map(fn (int $face) => [
+            'name' => $piece->pattern->faces[$face]->name,
+            'ring' => array_map(fn ($v) => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS)], $piece->folding->faces[$face]),
+        ], $piece->pattern->layers);
+    }
+
+    /** @return Json */
+    private function rectangle(Rectangle $rectangle): array
+    {
+        return [
+            'width' => self::mm($rectangle->width), 'height' => self::mm($rectangle->height),
+            'text' => ['width' => $this->words->marked($rectangle->width), 'height' => $this->words->marked($rectangle->height)],
+        ];
+    }
+
+    /** @return Json */
+    private function extents(Extents $extents): array
+    {
+        return [
+            'width' => self::mm($extents->width), 'height' => self::mm($extents->height), 'depth' => self::mm($extents->depth),
+            'text' => [
+                'width' => $this->words->marked($extents->width),
+                'height' => $this->words->marked($extents->height),
+                'depth' => $this->words->marked($extents->depth),
+            ],
+        ];
+    }
+
+    /** @return list<array{float, float}> */
+    private static function ring(Polygon $polygon): array
+    {
+        return array_map(fn (Point $point) => [round($point->x, self::DECIMALS), round($point->y, self::DECIMALS)], $polygon->points);
+    }
+
+    private static function mm(Length $length): float
+    {
+        return round($length->toMillimetres(), self::DECIMALS);
+    }
+}

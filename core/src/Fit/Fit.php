@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Fit;
+
+use Gimbo\Core\Measure\Length;
+
+/**
+ * One thing that must hold: what was asked, what there is, and what a slip of the hand would leave.
+ *
+ * `need` is what was asked for, clearance included; `bare` is what it takes at the very least (the contents without
+ * their clearance); `slip` is how much smaller `have` gets when the settings it hangs on are each missed by
+ * what a hand can miss. Critical means: one slip and the bare need is no longer there.
+ */
+final readonly class Fit
+{
+    /** What a careful hand misses in setting, cutting or folding; common practice, no source. */
+    public static function handMiss(): Length
+    {
+        return Length::mm(1, 2);
+    }
+
+    /**
+     * @param list<Remedy> $remedies
+     */
+    public function __construct(
+        public string $id,
+        public Length $need,
+        public Length $have,
+        public Length $bare,
+        public Length $slip,
+        public MakeUp $madeOf,
+        public array $remedies = [],
+    ) {
+    }
+
+    public function slack(): Length
+    {
+        return $this->have->minus($this->need);
+    }
+
+    public function isOk(): bool
+    {
+        return ! $this->slack()->isLessThan(Length::zero());
+    }
+
+    public function isCritical(): bool
+    {
+        return $this->have->minus($this->slip)->isLessThan($this->bare);
+    }
+
+    /** @param list<Remedy> $remedies */
+    public function withRemedies(array $remedies): self
+    {
+        return new self($this->id, $this->need, $this->have, $this->bare, $this->slip, $this->madeOf, $remedies);
+    }
+}

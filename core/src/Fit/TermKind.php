@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Fit;
+
+/** Where a part of a figure comes from. */
+enum TermKind: string
+{
+    case Contents = 'contents';
+    case Clearance = 'clearance';
+    /** Room for the edge of something thick: the paper has to go round it. */
+    case Thickness = 'thickness';
+    /** The caliper of the paper it is made of. */
+    case Paper = 'paper';
+    /** How far the corners of the face lie inside the sheet's edge: the punch's notch or the seam chosen. */
+    case Seam = 'seam';
+    /** How far the sheet's corner stands off the fence so that its diagonal lies on a groove. */
+    case Groove = 'groove';
+    /** Half of the sheet's own diagonal, as it was cut. */
+    case HalfDiagonal = 'half-diagonal';
+    /** How far a flap's tip reaches from its fold. */
+    case Reach = 'reach';
+    /** The face a flap lies on, from fold to fold. */
+    case Face = 'face';
+    /** What has to stay between a flap's point and the fold it must not pass. */
+    case Margin = 'margin';
+    /** What the tool's step adds or takes. */
+    case Rounding = 'rounding';
+}

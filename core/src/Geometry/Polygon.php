@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Geometry;
+
+use LogicException;
+
+/** A simple polygon of at least three points in millimetres, anticlockwise seen from above. */
+final readonly class Polygon
+{
+    /** @param non-empty-list<Point> $points anticlockwise */
+    private function __construct(public array $points)
+    {
+    }
+
+    /** @param list<Point> $points in either winding; turned anticlockwise here */
+    public static function of(array $points): self
+    {
+        if (count($points) < 3) {
+            throw new LogicException('A polygon has at least three points.');
+        }
+
+        return new self(self::signedArea($points) < 0 ? array_reverse($points) : $points);
+    }
+
+    public static function rectangle(float $left, float $bottom, float $right, float $top): self
+    {
+        return self::of([new Point($left, $bottom), new Point($right, $bottom), new Point($right, $top), new Point($left, $top)]);
+    }
+
+    /** In square millimetres. */
+    public function area(): float
+    {
+        return self::signedArea($this->points);
+    }
+
+    /**
+     * What is left of this polygon on the left of the line from $from to $to, the line itself included; null if nothing is.
+     * Exact for convex polygons (Sutherland and Hodgman, "Reentrant polygon clipping", CACM 17, 1974).
+     */
+    public function clippedTo(Point $from, Point $to): ?self
+    {
+        $along = $to->minus($from);
+        $kept = [];
+        foreach ($this->points as $i => $point) {
+            $next = $this->points[($i + 1) % count($this->points)];
+            $here = $along->cross($point->minus($from));
+            $there = $along->cross($next->minus($from));
+            if ($here >= 0) {
+                $kept[] = $point;
+            }
+            if (($here > 0 && $there < 0) || ($here < 0 && $there > 0)) {
+                $kept[] = $point->plus($next->minus($point)->times($here / ($here - $there)));
+            }
+        }
+
+        return count($kept) < 3 || abs(self::signedArea($kept)) < Tolerance::NO_AREA_MM2 ? null : new self($kept);
+    }
+
+    /** The part this convex polygon shares with another convex one; null where they only touch or lie apart. */
+    public function intersection(self $convex): ?self
+    {
+        $shared = $this;
+        foreach ($convex->points as $i => $point) {
+            $shared = $shared?->clippedTo($point, $convex->points[($i + 1) % count($convex->points)]);
+        }
+
+        return $shared;
+    }
+
+    public function containsOrTouches(Point $point): bool
+    {
+        $inside = false;
+        foreach ($this->points as $i => $a) {
+            $b = $this->points[($i + 1) % count($this->points)];
+            if ((new Segment($a, $b))->distanceTo($point) < Tolerance::SAME_POINT_MM) {
+                return true;
+            }
+            if (($a->y > $point->y) !== ($b->y > $point->y)
+                && $point->x < ($b->x - $a->x) * ($point->y - $a->y) / ($b->y - $a->y) + $a->x) {
+                $inside = ! $inside;
+            }
+        }
+
+        return $inside;
+    }
+
+    /** @param list<Point> $points */
+    private static function signedArea(array $points): float
+    {
+        $double = 0.0;
+        foreach ($points as $i => $point) {
+            $double += $point->cross($points[($i + 1) % count($points)]);
+        }
+
+        return $double / 2;
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make\DiagonalEnvelope;
+
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Lie;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Sheet\TurnedSquare;
+use Gimbo\Core\Tool\ToolKind;
+
+/** A square sheet as the tools can really set it, the folds on it, and the tips that have to come off. */
+final readonly class Layout
+{
+    /** @var list<Measure> what trims the tips */
+    public array $trims;
+
+    public Length $sideTrim;
+
+    public Length $longTrim;
+
+    /**
+     * @param list<Measure> $marks the punch marks or scores
+     * @param Length $wideSlip how much narrower the face gets when every setting is missed by a hand's miss
+     * @param Length $highSlip how much lower
+     */
+    public function __construct(
+        public Length $side,
+        public Length $exactSide,
+        public MakeUp $sideMadeOf,
+        public array $marks,
+        public TurnedSquare $square,
+        public Length $wideSlip,
+        public Length $highSlip,
+        public Lie $lie,
+        Step $cut,
+    ) {
+        [$this->sideTrim, $sideMeasures] = self::trim($square->sideReach(), $square->width, $cut, Axis::Diagonal, ['top-left' => TurnedSquare::LEFT, 'bottom-right' => TurnedSquare::RIGHT]);
+        [$this->longTrim, $longMeasures] = self::trim($square->longReach(), $square->height, $cut, Axis::CrossDiagonal, ['bottom-left' => TurnedSquare::BOTTOM, 'top-right' => TurnedSquare::TOP]);
+        $this->trims = [...$sideMeasures, ...$longMeasures];
+    }
+
+    /** How far the top and bottom flaps reach once their tips are off. */
+    public function longEnd(): float
+    {
+        return $this->square->longReach() - $this->longTrim->toMillimetres();
+    }
+
+    public function sideEnd(): float
+    {
+        return $this->square->sideReach() - $this->sideTrim->toMillimetres();
+    }
+
+    /**
+     * What comes off a tip that reaches past the opposite fold, or nearer to it than a hand can miss.
+     * A trimmer too coarse to leave anything of the flap trims nothing, and the fit says so.
+     *
+     * @param array<string, string> $tips flap by the corner its tip lies in
+     * @return array{Length, list<Measure>}
+     */
+    private static function trim(float $reach, float $face, Step $cut, Axis $axis, array $tips): array
+    {
+        $madeOf = MakeUp::of(
+            new Term(TermKind::Reach, Length::nearestTo($reach)),
+            new Term(TermKind::Face, Length::nearestTo(-$face)),
+            new Term(TermKind::Margin, Fit::handMiss()),
+        );
+        $off = $cut->up($madeOf->figure());
+        if (! $off->isPositive() || $off->toMillimetres() >= $reach) {
+            return [Length::zero(), []];
+        }
+        $measures = [];
+        foreach ($tips as $corner => $flap) {
+            $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, $axis, $corner, $off, $madeOf->roundedTo($off), [$flap]);
+        }
+
+        return [$off, $measures];
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make\DiagonalEnvelope;
+
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Lie;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Sheet\TurnedSquare;
+use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Tool\Tools;
+
+/** On a punch board: one mark a side, p = H/√2 + d from one end, S − p = W/√2 + d from the other. */
+final class PunchLayout
+{
+    /**
+     * @param MakeUp $wide what the face must be between its folds along its long side
+     * @param MakeUp $high the same along its short side
+     */
+    public static function of(MakeUp $wide, MakeUp $high, Tools $tools): Layout
+    {
+        $seam = new Term(TermKind::Seam, $tools->notch);
+        $short = Length::atLeast($high->figure()->toMillimetres() / M_SQRT2)->plus($tools->notch);
+        $long = Length::atLeast($wide->figure()->toMillimetres() / M_SQRT2)->plus($tools->notch);
+
+        // Either end of the side can be the one that falls on the board's step; the other end takes what is left.
+        $mark = $tools->punch->up($short);
+        $side = $tools->cut->up($mark->plus($long));
+        $otherMark = $tools->punch->up($long);
+        $otherSide = $tools->cut->up($otherMark->plus($short));
+        $isFromShortEnd = ! $otherSide->isLessThan($side);
+        $across = 1 / M_SQRT2;
+        if ($isFromShortEnd) {
+            $madeOf = $high->share($across)->plus($seam)->roundedTo($mark);
+        } else {
+            [$side, $mark] = [$otherSide, $otherMark];
+            $madeOf = $wide->share($across)->plus($seam)->roundedTo($mark);
+        }
+        [$p, $q] = $isFromShortEnd ? [$mark, $side->minus($mark)] : [$side->minus($mark), $mark];
+        $square = new TurnedSquare(
+            $side->toMillimetres(),
+            $q->minus($tools->notch)->toMillimetres() * M_SQRT2,
+            $p->minus($tools->notch)->toMillimetres() * M_SQRT2,
+        );
+        $miss = Fit::handMiss()->toMillimetres() * M_SQRT2;
+
+        return new Layout(
+            $side, $short->plus($long),
+            $wide->share($across)->and($high->share($across))->plus($seam, $seam)->roundedTo($side),
+            self::marks($mark, $madeOf, $isFromShortEnd),
+            $square,
+            wideSlip: Length::nearestTo($isFromShortEnd ? 2 * $miss : $miss),
+            highSlip: Length::nearestTo($isFromShortEnd ? $miss : 2 * $miss),
+            lie: Lie::Square,
+            cut: $tools->cut,
+        );
+    }
+
+    /**
+     * The sheet is turned a quarter clockwise from side to side: top, left, bottom and right edge lie at the punch
+     * one after another, and the short reading is at their left, right, left and right end.
+     *
+     * @return list<Measure>
+     */
+    private static function marks(Length $mark, MakeUp $madeOf, bool $isFromShortEnd): array
+    {
+        $corners = [
+            [TurnedSquare::LEFT, TurnedSquare::TOP], [TurnedSquare::LEFT, TurnedSquare::BOTTOM],
+            [TurnedSquare::BOTTOM, TurnedSquare::RIGHT], [TurnedSquare::RIGHT, TurnedSquare::TOP],
+        ];
+        $marks = [];
+        foreach ($corners as $i => $flaps) {
+            $from = $i % 2 === ($isFromShortEnd ? 0 : 1) ? 'left' : 'right';
+            $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark, $madeOf, $flaps, $i + 1);
+        }
+
+        return $marks;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make;
+
+use Gimbo\Core\Make\DiagonalEnvelope\DiagonalEnvelope;
+use LogicException;
+
+/** Everything that can be made, by id: the one place where a make is registered. */
+final readonly class Makes
+{
+    /** @var array<string, Make> */
+    private array $byId;
+
+    public function __construct(Make ...$makes)
+    {
+        $byId = [];
+        foreach ($makes as $make) {
+            isset($byId[$make->id()]) && throw new LogicException("Two makes are called {$make->id()}.");
+            $byId[$make->id()] = $make;
+        }
+        $this->byId = $byId;
+    }
+
+    public static function all(): self
+    {
+        return new self(new DiagonalEnvelope);
+    }
+
+    public function find(string $id): ?Make
+    {
+        return $this->byId[$id] ?? null;
+    }
+
+    /** @return list<string> */
+    public function ids(): array
+    {
+        return array_keys($this->byId);
+    }
+}

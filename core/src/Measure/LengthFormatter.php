@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Measure;
+
+/**
+ * Writes lengths as makers read them: "3 1/2 in", "89 mm" or "8.9 cm", plain ASCII, the unit once.
+ *
+ * Inches: halves to sixty-fourths as a reduced fraction; else hundredths where those are exact (a notch of
+ * 0.44 in); else the nearest sixty-fourth. Millimetres and centimetres: at most two decimals where they are
+ * exact, else one.
+ */
+final readonly class LengthFormatter
+{
+    private const FINEST_FRACTION = 64;
+
+    private function __construct(private Unit $unit)
+    {
+    }
+
+    public static function in(Unit $unit): self
+    {
+        return new self($unit);
+    }
+
+    public static function for(System $system): self
+    {
+        return new self($system->unit());
+    }
+
+    public function text(Length $length): string
+    {
+        $sign = $length->ticks < 0 ? '-' : '';
+        $ticks = abs($length->ticks);
+
+        return $sign.($this->unit === Unit::Inch ? $this->inches($ticks) : $this->decimal($ticks)).' '.$this->unit->value;
+    }
+
+    /** As text(), with "≈ " before it where the figure written is not the length exactly. */
+    public function marked(Length $length): string
+    {
+        return $this->isExact($length) ? $this->text($length) : '≈ '.$this->text($length);
+    }
+
+    public function isExact(Length $length): bool
+    {
+        return $this->isHundredths($length->ticks) || ($this->unit === Unit::Inch && self::isSixtyFourths($length->ticks));
+    }
+
+    private function inches(int $ticks): string
+    {
+        if (! self::isSixtyFourths($ticks) && $this->isHundredths($ticks)) {
+            return $this->decimal($ticks);
+        }
+        $parts = (int) round($ticks * self::FINEST_FRACTION / Length::TICKS_PER_INCH);
+        $whole = intdiv($parts, self::FINEST_FRACTION);
+        [$top, $bottom] = [$parts % self::FINEST_FRACTION, self::FINEST_FRACTION];
+        while ($top !== 0 && $top % 2 === 0) {
+            [$top, $bottom] = [intdiv($top, 2), intdiv($bottom, 2)];
+        }
+        $fraction = $top === 0 ? '' : "$top/$bottom";
+
+        return match (true) {
+            $fraction === '' => (string) $whole,
+            $whole === 0 => $fraction,
+            default => "$whole $fraction",
+        };
+    }
+
+    private function decimal(int $ticks): string
+    {
+        $text = number_format($ticks / $this->unit->ticks(), $this->isHundredths($ticks) ? 2 : 1, '.', '');
+
+        return rtrim(rtrim($text, '0'), '.');
+    }
+
+    private static function isSixtyFourths(int $ticks): bool
+    {
+        return $ticks % intdiv(Length::TICKS_PER_INCH, self::FINEST_FRACTION) === 0;
+    }
+
+    private function isHundredths(int $ticks): bool
+    {
+        return $ticks % intdiv($this->unit->ticks(), 100) === 0;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Request;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Measure\InvalidLength;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Measure\System;
+use Gimbo\Core\Measure\Unit;
+
+/** Every length of a design that a maker can change, by pointer. */
+final readonly class Fields
+{
+    /** @return array<string, Field> */
+    public static function of(Design $design): array
+    {
+        $request = $design->request;
+        $isImperial = $request->system === System::Imperial;
+        $cut = $request->tools->cut;
+        $thin = Step::of($isImperial ? Length::inches(1, 32) : Length::mm(1, 2));
+        $fine = Step::of($isImperial ? Length::inches(1, 64) : Length::mm(1, 2));
+        $paper = Step::of(Length::mm(1, 100));
+        $rows = [
+            ['/holds/width', $request->item->width, $cut, false],
+            ['/holds/height', $request->item->height, $cut, false],
+            ['/holds/thickness', $request->item->thickness, $thin, false],
+            ['/clearance/width', $request->clearance->width, $cut, true],
+            ['/clearance/height', $request->clearance->height, $cut, true],
+            ['/clearance/depth', $request->clearance->depth, $thin, true],
+            ['/paper/caliper', $request->paper->caliper, $paper, true],
+            ['/tools/cut', $request->tools->cut->size, $fine, false],
+            ['/tools/score', $request->tools->score->size, $fine, false],
+            ['/tools/punch', $request->tools->punch->size, $fine, false],
+            ['/tools/notch', $request->tools->notch, $fine, false],
+        ];
+        if (($sheet = $request->paper->sheet) !== null) {
+            $rows[] = ['/paper/sheet/width', $sheet->width, $cut, false];
+            $rows[] = ['/paper/sheet/height', $sheet->height, $cut, false];
+        }
+        foreach ($design->chosen as $option => $length) {
+            $rows[] = ["/options/$option", $length, $cut, false];
+        }
+        $fields = [];
+        $spec = new FieldReader($request->spec);
+        foreach ($rows as [$at, $value, $step, $mayBeZero]) {
+            $given = $spec->get($at);
+            $fields[$at] = new Field($at, $value, $step, self::unit($given, $at, $request->system), $given !== null, $mayBeZero, is_string($given) ? $given : null);
+        }
+
+        return $fields;
+    }
+
+    /** A caliper is always in millimetres; a maker who writes centimetres goes on reading them. */
+    private static function unit(mixed $given, string $at, System $system): Unit
+    {
+        if ($at === '/paper/caliper') {
+            return Unit::Millimetre;
+        }
+        try {
+            $written = is_string($given) ? LengthParser::read($given)->unit : $system->unit();
+        } catch (InvalidLength) {
+            return $system->unit();
+        }
+
+        return $system === System::Metric && $written === Unit::Centimetre ? $written : $system->unit();
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Request;
+
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Paper\Rectangle;
+
+/** What goes in: one item's closed size, and how many of them stand in the stack. */
+final readonly class Item
+{
+    public function __construct(public Length $width, public Length $height, public Length $thickness, public int $count)
+    {
+    }
+
+    public function face(): Rectangle
+    {
+        return new Rectangle($this->width, $this->height);
+    }
+
+    /** How thick the stack is. More than one item never lies perfectly flat: a loft of 1.15 (common practice, no source). */
+    public function stack(): Length
+    {
+        return $this->count === 1 ? $this->thickness : $this->thickness->times($this->count)->timesNearest(115, 100);
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Request;
+
+/** What may stand in an option. */
+enum OptionKind: string
+{
+    case Choice = 'choice';
+    case Length = 'length';
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Request;
+
+/** An option a make offers: its kind, its choices, and when it means anything. */
+final readonly class OptionSpec
+{
+    /**
+     * @param list<string> $choices of a choice, the default first
+     * @param array{string, string}|null $when another option and the choice of it with which this one counts
+     */
+    private function __construct(
+        public string $id,
+        public OptionKind $kind,
+        public array $choices = [],
+        public ?array $when = null,
+    ) {
+    }
+
+    /** @param non-empty-list<string> $choices the default first */
+    public static function choice(string $id, array $choices): self
+    {
+        return new self($id, OptionKind::Choice, $choices);
+    }
+
+    /** A length greater than zero; what it is when nothing is said is the make's to work out. */
+    public static function length(string $id): self
+    {
+        return new self($id, OptionKind::Length);
+    }
+
+    /** The same option, ignored unless another has this choice. */
+    public function onlyWith(string $option, string $choice): self
+    {
+        return new self($this->id, $this->kind, $this->choices, [$option, $choice]);
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Request;
+
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\Paper;
+use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Tool\Tools;
+
+/** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
+final readonly class SpecReader
+{
+    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'system', 'tools', 'options'];
+
+    private const MOST_ITEMS = 1000;
+
+    private const HEAVIEST_PAPER = 2000;
+
+    public function __construct(private Makes $makes)
+    {
+    }
+
+    /** @throws InvalidDocument */
+    public function read(mixed $spec): SizingRequest
+    {
+        $in = new FieldReader($spec);
+        $in->allowOnly('', self::FIELDS);
+        $make = $this->make($in);
+        $system = System::from($in->choice('/system', array_column(System::cases(), 'value'), System::Imperial->value));
+        $item = $this->item($in);
+        $paper = $this->paper($in);
+        $tools = $this->tools($in, $system);
+        $options = $make === null ? new Options([], []) : $this->options($in, $make);
+        $usual = $make?->usualClearance($item) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
+        $in->allowOnly('/clearance', ['width', 'height', 'depth']);
+        $clearance = new Clearance(
+            $in->length('/clearance/width', mayBeZero: true) ?? $usual->width,
+            $in->length('/clearance/height', mayBeZero: true) ?? $usual->height,
+            $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
+        );
+        $in->throwProblems();
+        assert($make !== null && is_array($spec));
+        /** @var array<string, mixed> $spec */
+
+        return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec);
+    }
+
+    private function make(FieldReader $in): ?Make
+    {
+        $id = $in->get('/make');
+        if ($id === null) {
+            $in->problem('/make', Reason::of('field.missing', ['known' => $this->makes->ids()]));
+
+            return null;
+        }
+        $make = is_string($id) ? $this->makes->find($id) : null;
+        $make ?? $in->problem('/make', Reason::of('make.unknown', [
+            'text' => Reason::quote(is_string($id) ? $id : get_debug_type($id)), 'known' => $this->makes->ids(),
+        ]));
+
+        return $make;
+    }
+
+    private function item(FieldReader $in): Item
+    {
+        $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count']);
+
+        return new Item(
+            $in->required('/holds/width'),
+            $in->required('/holds/height'),
+            // One folded card of ordinary paper.
+            $in->length('/holds/thickness') ?? Paper::usualCaliper()->times(2),
+            $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
+        );
+    }
+
+    private function paper(FieldReader $in): Paper
+    {
+        $in->allowOnly('/paper', ['caliper', 'grammage', 'sheet']);
+        $in->allowOnly('/paper/sheet', ['width', 'height']);
+        $grammage = $in->count('/paper/grammage', self::HEAVIEST_PAPER);
+        $known = $grammage === null ? Paper::usualCaliper() : Paper::caliperOf($grammage);
+        $sheet = $in->get('/paper/sheet') === null ? null
+            : new Rectangle($in->required('/paper/sheet/width'), $in->required('/paper/sheet/height'));
+
+        return new Paper($in->length('/paper/caliper', mayBeZero: true) ?? $known, $grammage, $sheet);
+    }
+
+    private function tools(FieldReader $in, System $system): Tools
+    {
+        $in->allowOnly('/tools', ['cut', 'score', 'punch', 'notch']);
+        $usual = Tools::usual($system);
+        $step = fn (string $tool, Step $else): Step => ($size = $in->length("/tools/$tool")) === null ? $else : Step::of($size);
+
+        return new Tools(
+            $step('cut', $usual->cut), $step('score', $usual->score), $step('punch', $usual->punch),
+            $in->length('/tools/notch') ?? $usual->notch,
+        );
+    }
+
+    private function options(FieldReader $in, Make $make): Options
+    {
+        $specs = $make->options();
+        $in->allowOnly('/options', array_map(fn (OptionSpec $option) => $option->id, $specs), 'option.unknown');
+        $choices = [];
+        $lengths = [];
+        foreach ($specs as $option) {
+            $at = "/options/$option->id";
+            if ($option->kind === OptionKind::Choice) {
+                $choices[$option->id] = $in->choice($at, $option->choices, $option->choices[0]);
+            } elseif (($length = $in->length($at)) !== null) {
+                $lengths[$option->id] = $length;
+            }
+        }
+
+        return new Options($choices, $lengths);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Request\SpecEditor;
+use Gimbo\Core\Request\SpecReader;
+
+/** The one entry to the core: a spec in, a design out. The command and the web application both come in here. */
+final readonly class Sizing
+{
+    private SpecReader $reader;
+
+    public function __construct(public Makes $makes)
+    {
+        $this->reader = new SpecReader($makes);
+    }
+
+    public static function ofEverything(): self
+    {
+        return new self(Makes::all());
+    }
+
+    /**
+     * @param mixed $spec as JSON gives it, objects as arrays
+     *
+     * @throws InvalidDocument when the spec is not one, with every problem found
+     */
+    public function size(mixed $spec): Design
+    {
+        $design = $this->design($spec);
+        if (array_filter($design->fits, fn (Fit $fit) => ! $fit->isOk()) === []) {
+            return $design;
+        }
+
+        return $design->withFits(array_map(fn (Fit $fit) => $fit->isOk() ? $fit : $fit->withRemedies($this->tried($fit, $design)), $design->fits));
+    }
+
+    private function design(mixed $spec): Design
+    {
+        $request = $this->reader->read($spec);
+
+        return $this->make($request->make)->design($request);
+    }
+
+    /** @return list<Remedy> those after which the fit does hold and no other fit that held before fails */
+    private function tried(Fit $fit, Design $design): array
+    {
+        $failing = fn (Design $some): array => array_column(array_filter($some->fits, fn (Fit $one) => ! $one->isOk()), 'id');
+        $before = $failing($design);
+        $holds = function (Remedy $remedy) use ($fit, $design, $before, $failing): bool {
+            try {
+                $after = $failing($this->design(SpecEditor::with($design->request->spec, $remedy->edits)));
+            } catch (InvalidDocument) {
+                return false;
+            }
+
+            return ! in_array($fit->id, $after, true) && array_diff($after, $before) === [];
+        };
+
+        return array_values(array_filter($this->make($design->request->make)->remedies($fit->id, $design), $holds));
+    }
+
+    private function make(string $id): Make
+    {
+        return $this->makes->find($id) ?? throw new \LogicException("No make is called $id.");
+    }
+}
