@@ -75,7 +75,7 @@ final readonly class DesignWriter
             'exact' => ['sheet' => $this->rectangle($piece->exact)],
             'sheetMadeOf' => $this->madeOf($piece->sheetMadeOf),
             'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece), $piece->measures),
-            'fold' => FoldFile::write($piece->pattern),
+            'fold' => FoldFile::write($piece->pattern, $piece->folding),
             'folded' => [
                 'width' => round($piece->folded->width, self::DECIMALS),
                 'height' => round($piece->folded->height, self::DECIMALS),

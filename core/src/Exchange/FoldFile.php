@@ -7,6 +7,8 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Edge;
 use Gimbo\Core\Crease\Face;
+use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
@@ -27,8 +29,11 @@ final class FoldFile
 
     private const UNITS_IN_MM = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'm' => 1000.0, 'um' => 0.001, 'nm' => 1e-6];
 
-    /** @return array<string, mixed> */
-    public static function write(Pattern $pattern): array
+    /**
+     * @param ?Folding $folding of the same pattern, where it is at hand
+     * @return array<string, mixed>
+     */
+    public static function write(Pattern $pattern, ?Folding $folding = null): array
     {
         $document = [
             'file_spec' => 1.2,
@@ -47,7 +52,7 @@ final class FoldFile
             'faces_gimbo:glue' => array_map(fn (Face $face) => $face->gluedTo, $pattern->faces),
         ];
 
-        return $pattern->layers === [] ? $document : $document + ['faceOrders' => self::orders($pattern)];
+        return $pattern->layers === [] ? $document : $document + ['faceOrders' => self::orders($folding ?? Folding::of($pattern))];
     }
 
     /**
@@ -101,26 +106,19 @@ final class FoldFile
     }
 
     /** @return list<array{int, int, int}> each face against every one below it: [f, g, s] as FOLD has it, s against g's own normal */
-    private static function orders(Pattern $pattern): array
+    private static function orders(Folding $folding): array
     {
-        $isTurned = self::turnedOver($pattern);
+        // A face lies wrong side up after an odd number of folds from face 0.
+        $isTurned = array_map(fn (array $ring) => Overlap::normal($ring)->z < 0, $folding->faces);
+        $layers = $folding->pattern->layers;
         $orders = [];
-        foreach ($pattern->layers as $height => $upper) {
-            foreach (array_slice($pattern->layers, 0, $height) as $lower) {
+        foreach ($layers as $height => $upper) {
+            foreach (array_slice($layers, 0, $height) as $lower) {
                 $orders[] = [$upper, $lower, $isTurned[$lower] ? -1 : 1];
             }
         }
 
         return $orders;
-    }
-
-    /** @return list<bool> which faces of a flat fold lie wrong side up: an odd number of folds from face 0 */
-    private static function turnedOver(Pattern $pattern): array
-    {
-        return array_map(
-            fn (array $ring) => \Gimbo\Core\Crease\Overlap::normal($ring)->z < 0,
-            \Gimbo\Core\Crease\Folding::of($pattern)->faces,
-        );
     }
 
     /**

@@ -33,6 +33,12 @@ final readonly class Makes
         return $this->byId[$id] ?? null;
     }
 
+    /** @return list<Make> */
+    public function list(): array
+    {
+        return array_values($this->byId);
+    }
+
     /** @return list<string> */
     public function ids(): array
     {

@@ -8,12 +8,14 @@ namespace Gimbo\Core\Measure;
  * Writes lengths as makers read them: "3 1/2 in", "89 mm" or "8.9 cm", plain ASCII, the unit once.
  *
  * Inches: halves to sixty-fourths as a reduced fraction; else hundredths where those are exact (a notch of
- * 0.44 in); else the nearest sixty-fourth. Millimetres and centimetres: at most two decimals where they are
+ * 0.44 in); else the nearest thirty-second. Millimetres and centimetres: at most two decimals where they are
  * exact, else one.
  */
 final readonly class LengthFormatter
 {
     private const FINEST_FRACTION = 64;
+
+    private const APPROXIMATE_FRACTION = 32;
 
     private function __construct(private Unit $unit)
     {
@@ -53,9 +55,9 @@ final readonly class LengthFormatter
         if (! self::isSixtyFourths($ticks) && $this->isHundredths($ticks)) {
             return $this->decimal($ticks);
         }
-        $parts = (int) round($ticks * self::FINEST_FRACTION / Length::TICKS_PER_INCH);
-        $whole = intdiv($parts, self::FINEST_FRACTION);
-        [$top, $bottom] = [$parts % self::FINEST_FRACTION, self::FINEST_FRACTION];
+        $bottom = self::isSixtyFourths($ticks) ? self::FINEST_FRACTION : self::APPROXIMATE_FRACTION;
+        $parts = (int) round($ticks * $bottom / Length::TICKS_PER_INCH);
+        [$whole, $top] = [intdiv($parts, $bottom), $parts % $bottom];
         while ($top !== 0 && $top % 2 === 0) {
             [$top, $bottom] = [intdiv($top, 2), intdiv($bottom, 2)];
         }

@@ -77,6 +77,12 @@ final readonly class NamedSize
         ];
     }
 
+    /** Sizes of the ISO standards are defined in millimetres, the others in inches. */
+    public function isMetric(): bool
+    {
+        return str_starts_with($this->source, 'ISO');
+    }
+
     private static function size(string $iso): Rectangle
     {
         $known = self::iso($iso);

@@ -4,14 +4,57 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Design\Design;
 use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
 
-/** Changes single fields of a spec, named by JSON pointer. Only what SpecReader knows may be named. */
+/** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
+    private const LENGTHS = '~^/(holds/(width|height|thickness)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch))$~';
+
+    private const COUNTS = ['/holds/count', '/paper/grammage'];
+
+    /** A pointer deeper or longer than any field's is not one. */
+    private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
+
+    /** The graduations belong to the system; the notch is the maker's own board's and stays. */
+    private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null];
+
+    /**
+     * Applies what a maker did to the request a design was sized from.
+     *
+     * @param list<Change> $changes
+     * @return array<string, mixed> the new spec
+     *
+     * @throws InvalidDocument at the field a length typed there cannot be read
+     */
+    public static function apply(Design $design, array $changes): array
+    {
+        $spec = $design->request->spec;
+        $fields = Fields::of($design);
+        foreach ($changes as $change) {
+            if (preg_match(self::POINTER, $change->at) !== 1) {
+                throw InvalidDocument::at(Reason::quote($change->at), Reason::of('field.unknown', ['text' => Reason::quote($change->at), 'known' => array_keys($fields)]));
+            }
+            if ($change->nudge !== null) {
+                $field = $fields[$change->at] ?? throw InvalidDocument::at($change->at, Reason::of('field.no-steps'));
+                $spec = self::with($spec, [$change->at => $field->nudged($change->nudge)]);
+
+                continue;
+            }
+            if ($change->at === '/system' && $change->to !== $design->request->system->value) {
+                $spec = self::with($spec, self::STEPS_OF_SYSTEM);
+            }
+            $spec = self::with($spec, [$change->at => self::meant($change, $design->request->system, isset($fields[$change->at]))]);
+        }
+
+        return $spec;
+    }
+
     /**
      * @param array<string, mixed> $spec
      * @param array<string, mixed> $edits value by pointer; null takes the field out
@@ -24,6 +67,29 @@ final class SpecEditor
         }
 
         return $spec;
+    }
+
+    /** What was typed into a length field gets its unit and its plainest form; digits in a count become one. */
+    private static function meant(Change $change, System $system, bool $isLength): mixed
+    {
+        $to = $change->to;
+        if (! is_string($to)) {
+            return $to;
+        }
+        if (in_array($change->at, self::COUNTS, true)) {
+            return preg_match('/^\s*\d{1,6}\s*$/', $to) === 1 ? (int) $to : $to;
+        }
+        if (! $isLength && preg_match(self::LENGTHS, $change->at) !== 1) {
+            return $to;
+        }
+        try {
+            $written = LengthParser::read($to, $system->unit());
+        } catch (InvalidLength $error) {
+            throw InvalidDocument::at($change->at, $error->reason);
+        }
+
+        // 1/7 in is no sum of sixty-fourths: it stays as it was typed.
+        return $written->canonical() ?? trim($to).($written->unitIsWritten ? '' : ' '.$written->unit->value);
     }
 
     /**
@@ -40,23 +106,8 @@ final class SpecEditor
             $value = $value === [] ? null : $value;
         }
         $here[$key] = $value;
+
         /** @var array<string, mixed> */
         return array_filter($here, fn (mixed $kept) => $kept !== null);
-    }
-
-    /**
-     * What a person typed into a length field, as the spec keeps it: with its unit, the number in its plainest form.
-     *
-     * @throws InvalidDocument at the pointer
-     */
-    public static function typed(string $at, string $text, System $system): string
-    {
-        try {
-            $written = LengthParser::read($text, $system->unit());
-        } catch (InvalidLength $error) {
-            throw InvalidDocument::at($at, $error->reason);
-        }
-        // 1/7 in is no sum of sixty-fourths: it stays as it was typed.
-        return $written->canonical() ?? trim($text).($written->unitIsWritten ? '' : ' '.$written->unit->value);
     }
 }

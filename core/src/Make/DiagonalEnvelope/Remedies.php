@@ -89,6 +89,6 @@ final class Remedies
     /** A sheet named in millimetres is bought in millimetres, whatever the maker measures in. */
     private static function ownText(NamedSize $size, Length $length): string
     {
-        return self::text(NamedSize::iso($size->id) === null ? System::Imperial : System::Metric, $length);
+        return self::text($size->isMetric() ? System::Metric : System::Imperial, $length);
     }
 }

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Drafting;
+use App\Http\DesignView;
+use App\Http\JsonBody;
+use App\Models\Design;
+use Gimbo\Core\Exchange\DesignDocument;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The shelf: what is on it, what is put on it and taken off it. */
+final readonly class DesignController
+{
+    public function __construct(private Drafting $drafting, private DesignView $view)
+    {
+    }
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->orderByDesc('updated_at')->orderBy('id')->get()->all())]);
+    }
+
+    /** Starts a design from `{"name": …, "spec": {…}}`. */
+    public function store(Request $request): JsonResponse
+    {
+        $body = JsonBody::of($request)->object();
+        $design = $this->drafting->start(DesignDocument::of($body['name'] ?? null, (array) ($body['spec'] ?? [])));
+
+        return new JsonResponse($this->view->of($design), 201);
+    }
+
+    public function show(Design $design): JsonResponse
+    {
+        return new JsonResponse($this->view->of($design));
+    }
+
+    public function copy(Design $design, Request $request): JsonResponse
+    {
+        $name = JsonBody::of($request)->object()['name'] ?? null;
+        $copy = $this->drafting->start(DesignDocument::of($name, $design->document()->spec));
+
+        return new JsonResponse($this->view->of($copy), 201);
+    }
+
+    /** Taken off the shelf, not thrown away: restore puts it back. */
+    public function destroy(Design $design): JsonResponse
+    {
+        $design->delete();
+
+        return new JsonResponse((object) []);
+    }
+
+    public function restore(Design $design): JsonResponse
+    {
+        $design->restore();
+
+        return new JsonResponse(DesignView::onShelf($design));
+    }
+}

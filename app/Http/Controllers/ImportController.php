@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Drafting;
+use App\Http\DesignView;
+use App\Http\JsonBody;
+use Gimbo\Core\Exchange\DesignDocument;
+use Gimbo\Core\Sizing;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Takes in a design that somebody handed on: the file as it is, as the body. */
+final class ImportController
+{
+    public function __invoke(Request $request, Sizing $sizing, Drafting $drafting, DesignView $view): JsonResponse
+    {
+        $document = DesignDocument::read(JsonBody::of($request)->value, $sizing);
+
+        return new JsonResponse($view->of($drafting->start($document)), 201);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\Design;
+use Gimbo\Core\Design\Design as Sized;
+use Gimbo\Core\Exchange\DesignWriter;
+use Gimbo\Core\Request\Fields;
+use Gimbo\Core\Request\OptionKind;
+use Gimbo\Core\Sizing;
+
+/** A design as the browser gets it: what is kept, what can be changed, and what the core makes of it. */
+final readonly class DesignView
+{
+    public function __construct(private Sizing $sizing)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Design $design): array
+    {
+        $document = $design->document();
+        $sized = $this->sizing->size($document->spec);
+
+        return [
+            'id' => $design->id,
+            'name' => $document->name,
+            'revision' => $design->revision,
+            'canUndo' => $design->revision > 1,
+            'canRedo' => $design->revisions()->where('number', '>', $design->revision)->exists(),
+            'savedAt' => $design->updated_at->toIso8601ZuluString(),
+            'fields' => (object) self::fields($sized),
+            'choices' => (object) $this->choices($sized),
+            'design' => DesignWriter::write($sized),
+        ];
+    }
+
+    /** @return array<string, mixed> one card of the shelf */
+    public static function onShelf(Design $design): array
+    {
+        return [
+            'id' => $design->id, 'name' => $design->name, 'savedAt' => $design->updated_at->toIso8601ZuluString(),
+            'drawing' => $design->drawing, 'summary' => $design->summary,
+        ];
+    }
+
+    /** @return array<string, array{text: string, given: bool}> by pointer */
+    private static function fields(Sized $sized): array
+    {
+        $fields = [];
+        foreach (Fields::of($sized) as $at => $field) {
+            $fields[$at] = ['text' => $field->text(), 'given' => $field->isGiven];
+        }
+        $item = $sized->request->item;
+
+        return $fields + ['/holds/count' => ['text' => (string) $item->count, 'given' => true]];
+    }
+
+    /** @return array<string, string> by pointer */
+    private function choices(Sized $sized): array
+    {
+        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value];
+        foreach ($this->sizing->makes->find($sized->request->make)?->options() ?? [] as $option) {
+            $option->kind === OptionKind::Choice && $choices["/options/$option->id"] = $sized->request->options->choice($option->id);
+        }
+
+        return $choices;
+    }
+}

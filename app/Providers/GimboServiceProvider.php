@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Words\Words;
+use Gimbo\Core\Sizing;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\ServiceProvider;
+
+final class GimboServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Sizing::class, fn () => Sizing::ofEverything());
+        $this->app->singleton(Words::class, fn () => Words::in('en', lang_path()));
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+    }
+}

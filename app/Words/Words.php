@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Words;
+
+use Gimbo\Core\Error\Problem;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\System;
+use RuntimeException;
+
+/** The core's reasons in a language: codes become the sentences of lang/<language>.json. Knows no framework. */
+final readonly class Words
+{
+    /** @param array<string, string> $sentences by key */
+    private function __construct(private array $sentences)
+    {
+    }
+
+    public static function in(string $language, string $folder): self
+    {
+        $sentences = json_decode((string) file_get_contents("$folder/$language.json"), true, 4, JSON_THROW_ON_ERROR);
+        if (! is_array($sentences)) {
+            throw new RuntimeException("lang/$language.json holds no sentences.");
+        }
+
+        return new self(array_filter($sentences, is_string(...)));
+    }
+
+    public function of(Reason $reason): string
+    {
+        $sentence = $this->sentences["reason.$reason->code"] ?? throw new RuntimeException("No words for reason $reason->code.");
+        $replace = [];
+        foreach ($reason->params as $name => $value) {
+            $replace['{'.$name.'}'] = match (true) {
+                $value instanceof Length => LengthFormatter::for(System::Metric)->text($value),
+                is_array($value) => implode(', ', $value),
+                default => (string) $value,
+            };
+        }
+
+        return strtr($sentence, $replace);
+    }
+
+    /** @return array{at: string, message: string} */
+    public function problem(Problem $problem): array
+    {
+        return ['at' => $problem->at, 'message' => $this->of($problem->reason)];
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The names Gimbo answers to; a request that calls it by another one is refused (DNS rebinding).
+    'hosts' => array_filter(explode(',', (string) env('GIMBO_HOSTS', '127.0.0.1,localhost,[::1]'))),
+
+    // The largest body of a request, in bytes. A design is a few hundred.
+    'largest_body' => 256 * 1024,
+];

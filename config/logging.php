@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'default' => 'single',
+    'channels' => [
+        'single' => ['driver' => 'single', 'path' => storage_path('logs/gimbo.log'), 'level' => 'error'],
+        'emergency' => ['path' => storage_path('logs/gimbo.log')],
+    ],
+];

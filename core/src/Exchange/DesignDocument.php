@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Exchange;
+
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Problem;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Sizing;
+
+/**
+ * A design as it is saved and handed on: a name and the request it is sized from, never the figures themselves.
+ *
+ * Version 1: `{"format": "gimbo-design", "version": 1, "name": …, "spec": {…}}` (docs/adr/0004). A document of a later
+ * version is refused; an earlier one would be brought up to date in read().
+ */
+final readonly class DesignDocument
+{
+    public const FORMAT = 'gimbo-design';
+
+    public const VERSION = 1;
+
+    public const LONGEST_NAME = 80;
+
+    /** @param array<string, mixed> $spec */
+    private function __construct(public string $name, public array $spec)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     *
+     * @throws InvalidDocument when the name is no name
+     */
+    public static function of(mixed $name, array $spec): self
+    {
+        $plain = is_string($name) ? trim(preg_replace('/[\p{C}\s]+/u', ' ', mb_scrub($name, 'UTF-8')) ?? '') : '';
+        if ($plain === '' || mb_strlen($plain) > self::LONGEST_NAME) {
+            throw InvalidDocument::at('/name', Reason::of('name.invalid', ['most' => self::LONGEST_NAME]));
+        }
+
+        return new self($plain, $spec);
+    }
+
+    /**
+     * Reads a document somebody handed on; it is refused whole unless its spec can be sized.
+     *
+     * @param mixed $document as JSON gives it
+     *
+     * @throws InvalidDocument at the field
+     */
+    public static function read(mixed $document, Sizing $sizing): self
+    {
+        if (! is_array($document) || ($document['format'] ?? null) !== self::FORMAT) {
+            throw InvalidDocument::at('/format', Reason::of('document.foreign', ['format' => self::FORMAT]));
+        }
+        if (($document['version'] ?? null) !== self::VERSION) {
+            throw InvalidDocument::at('/version', Reason::of('document.version', ['version' => self::VERSION]));
+        }
+        try {
+            $design = $sizing->size($document['spec'] ?? null);
+        } catch (InvalidDocument $error) {
+            throw InvalidDocument::because(array_map(fn (Problem $problem) => new Problem('/spec'.$problem->at, $problem->reason), $error->problems));
+        }
+
+        return self::of($document['name'] ?? null, $design->request->spec);
+    }
+
+    /** @return array{format: string, version: int, name: string, spec: array<string, mixed>} */
+    public function toArray(): array
+    {
+        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $this->name, 'spec' => $this->spec];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Exchange;
+
+use Gimbo\Core\Crease\Assignment;
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Design\Piece;
+
+/** The least of a piece that still shows what it is: its cut lines and its folds, to a tenth of a millimetre. */
+final class ThumbnailWriter
+{
+    /** @return array{width: float, height: float, lie: string, cuts: list<list<float>>, mountains: list<list<float>>, valleys: list<list<float>>} */
+    public static function write(Piece $piece): array
+    {
+        return [
+            'width' => round($piece->sheet->width->toMillimetres(), 1),
+            'height' => round($piece->sheet->height->toMillimetres(), 1),
+            'lie' => $piece->lie->value,
+            'cuts' => self::lines($piece->pattern, Assignment::Boundary, Assignment::Cut),
+            'mountains' => self::lines($piece->pattern, Assignment::Mountain),
+            'valleys' => self::lines($piece->pattern, Assignment::Valley),
+        ];
+    }
+
+    /** @return list<list<float>> from x, y to x, y */
+    private static function lines(Pattern $pattern, Assignment ...$wanted): array
+    {
+        $lines = [];
+        foreach ($pattern->edges as $edge) {
+            if (in_array($edge->assignment, $wanted, true)) {
+                [$from, $to] = [$pattern->vertices[$edge->from], $pattern->vertices[$edge->to]];
+                $lines[] = [round($from->x, 1), round($from->y, 1), round($to->x, 1), round($to->y, 1)];
+            }
+        }
+
+        return $lines;
+    }
+}

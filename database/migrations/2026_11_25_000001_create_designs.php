@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('designs', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            // The revision the maker sees; those after it are what redo goes back to.
+            $table->unsignedInteger('revision');
+            $table->string('name');
+            // What the shelf draws, worked out when the revision was saved.
+            $table->json('drawing');
+            $table->json('summary');
+            $table->timestamps();
+            $table->softDeletes();
+            $table->index(['deleted_at', 'updated_at']);
+        });
+
+        Schema::create('revisions', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('number');
+            $table->json('document');
+            // Edits of one gesture (one stay in a field) share a revision.
+            $table->string('gesture', 64)->nullable();
+            $table->timestamp('created_at');
+            $table->unique(['design_id', 'number']);
+        });
+
+        Schema::create('applied_edits', function (Blueprint $table): void {
+            // A retry after a lost answer must not apply twice.
+            $table->uuid('id')->primary();
+            $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();
+            $table->timestamp('created_at')->index();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::drop('applied_edits');
+        Schema::drop('revisions');
+        Schema::drop('designs');
+    }
+};
