@@ -66,17 +66,15 @@ final readonly class Drafting
         });
     }
 
-    /** Goes to the revision before (-1) or after (1) the current one, if there is one. */
-    public function step(string $id, int $by): Design
+    /** Goes from revision $from to the one before (-1) or after (1) it, if that is where the design is and there is one. */
+    public function step(string $id, int $from, int $by): Design
     {
-        return DB::transaction(function () use ($id, $by): Design {
+        return DB::transaction(function () use ($id, $from, $by): Design {
             $design = Design::query()->findOrFail($id);
-            $design->revision += $by;
-            if ($design->revisions()->where('number', $design->revision)->exists()) {
+            if ($design->revision === $from && $design->revisions()->where('number', $from + $by)->exists()) {
+                $design->revision += $by;
                 $document = $design->document();
                 $design->fill(['name' => $document->name] + self::shelfView($this->sizing->size($document->spec)))->save();
-            } else {
-                $design->refresh();
             }
 
             return $design;

@@ -39,14 +39,25 @@ final readonly class EditController
         return new JsonResponse($this->view->of($edited));
     }
 
-    public function undo(Design $design): JsonResponse
+    /** `{"revision": n}`: one step back from revision n; from any other the answer is the design as it is, so that a repeated request does no harm. */
+    public function undo(Request $request, Design $design): JsonResponse
     {
-        return new JsonResponse($this->view->of($this->drafting->step($design->id, -1)));
+        return $this->step($request, $design, -1);
     }
 
-    public function redo(Design $design): JsonResponse
+    public function redo(Request $request, Design $design): JsonResponse
     {
-        return new JsonResponse($this->view->of($this->drafting->step($design->id, 1)));
+        return $this->step($request, $design, 1);
+    }
+
+    private function step(Request $request, Design $design, int $by): JsonResponse
+    {
+        $from = JsonBody::of($request)->object()['revision'] ?? null;
+        if (! is_int($from)) {
+            throw InvalidDocument::at('/revision', Reason::of('edit.revision'));
+        }
+
+        return new JsonResponse($this->view->of($this->drafting->step($design->id, $from, $by)));
     }
 
     /** @return list<Change> */

@@ -586,7 +586,11 @@ export interface paths {
                 };
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FromRevision"];
+                };
+            };
             responses: {
                 /** @description Done */
                 200: {
@@ -651,7 +655,11 @@ export interface paths {
                 };
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FromRevision"];
+                };
+            };
             responses: {
                 /** @description Done */
                 200: {
@@ -1011,6 +1019,9 @@ export interface components {
             spec: {
                 [key: string]: unknown;
             };
+        };
+        FromRevision: {
+            revision: number;
         };
     };
     responses: never;

@@ -1,0 +1,77 @@
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+export type DesignView = Schemas['DesignView']
+export type Sized = Schemas['Design']
+export type Piece = Schemas['Piece']
+export type Measure = Schemas['Measure']
+export type Check = Schemas['Check']
+export type Term = Schemas['Term']
+export type Step = Schemas['Step']
+export type Catalogue = Schemas['Catalogue']
+export type NamedSize = Schemas['NamedSize']
+export type ShelfCard = Schemas['ShelfCard']
+export type Thumbnail = Schemas['Thumbnail']
+export type Problem = Schemas['Problem']
+export type System = Schemas['System']
+export type Change = { at: string; to: unknown } | { at: string; nudge: number }
+
+/** The server read the request and refused it, with a reason for each field. Asking again will not help. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly problems: Problem[],
+  ) {
+    super(problems[0]?.message ?? `status ${status}`)
+  }
+}
+
+/** The server did not answer, or answered that it could not. The same request may go through later. */
+export class Unanswered extends Error {}
+
+const PATIENCE_MS = 10_000
+
+async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: { Accept: 'application/json', ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    })
+    if (response.status >= 500) throw new Unanswered(`status ${response.status}`)
+    const answer: unknown = await response.json()
+    if (response.ok) return answer as T
+    throw new Refused(response.status, (answer as { errors?: Problem[] }).errors ?? [])
+  } catch (error) {
+    if (error instanceof Refused) throw error
+    throw new Unanswered(String(error))
+  }
+}
+
+const design = (id: string) => `/designs/${encodeURIComponent(id)}`
+
+export const api = {
+  catalogue: () => ask<Catalogue>('GET', '/catalogue'),
+  shelf: () => ask<{ designs: ShelfCard[] }>('GET', '/designs'),
+  start: (name: string, spec: unknown) => ask<DesignView>('POST', '/designs', { name, spec }),
+  /** The file as it is: the server says what is wrong with it, line or field. */
+  takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
+  design: (id: string) => ask<DesignView>('GET', design(id)),
+  copy: (id: string, name: string) => ask<DesignView>('POST', `${design(id)}/copy`, { name }),
+  takeOff: (id: string) => ask<object>('DELETE', design(id)),
+  putBack: (id: string) => ask<ShelfCard>('POST', `${design(id)}/restore`),
+  edit: (id: string, edit: { id: string; gesture: string | null; changes: Change[] }) =>
+    ask<DesignView>('POST', `${design(id)}/edits`, edit),
+  undo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/undo`, { revision }),
+  redo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/redo`, { revision }),
+  inSystem: (id: string, system: System) => ask<Sized>('GET', `${design(id)}/sizing/${system}`),
+}
+
+/** Where a browser downloads a design or one of its pieces. */
+export const files = {
+  design: (id: string) => `/api${design(id)}/design.json`,
+  svg: (id: string, piece: string) => `/api${design(id)}/${piece}.svg`,
+  fold: (id: string, piece: string) => `/api${design(id)}/${piece}.fold`,
+}

@@ -1,0 +1,97 @@
+import type { Change, Check } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { words } from '@/words'
+
+interface FitsProps {
+  checks: Check[]
+  onRemedy: (changes: Change[]) => void
+}
+
+/** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */
+export function Fits({ checks, onRemedy }: FitsProps) {
+  const worstFirst = [...checks].sort(
+    (a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack,
+  )
+  return (
+    <ul className="space-y-0.5">
+      {worstFirst.map((check) => (
+        <li key={check.id} data-check={check.id} data-ok={check.ok}>
+          <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] items-center gap-3 px-2 py-1">
+            <span className="leading-tight">
+              {words(`check.${check.id}`)}
+              {check.ok && check.critical && (
+                <span className="block text-[0.92rem] font-semibold text-warn">{words('check.critical')}</span>
+              )}
+            </span>
+            <Gauge check={check} />
+            <span className={`text-right text-lg font-semibold ${check.ok ? '' : 'text-warn'}`}>
+              <Figure text={check.ok ? check.text.spare : check.text.slack} />
+            </span>
+          </div>
+          {!check.ok && (
+            <div className="mx-2 mb-2 rounded-lg border border-warn bg-warn-wash p-3 text-warn">
+              <p className="leading-snug">
+                {words(`check.${check.id}.fails`, {
+                  need: check.text.need,
+                  have: check.text.have,
+                  short: check.text.slack.replace('-', ''),
+                })}
+              </p>
+              {check.remedies.map((remedy) => (
+                <button
+                  key={JSON.stringify(remedy.edits)}
+                  type="button"
+                  className="mt-2 flex min-h-11 w-full cursor-pointer items-center rounded-lg border border-warn bg-panel px-3 py-1.5 text-left font-semibold hover:bg-paper"
+                  onClick={() => onRemedy(remedy.edits as Change[])}
+                >
+                  {remedyWords(remedy.id, remedy.params)}
+                </button>
+              ))}
+              {check.remedies.length === 0 && <p className="mt-1">{words('check.no-remedy')}</p>}
+            </div>
+          )}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function remedyWords(id: string, params: Record<string, string>): string {
+  const named = Object.fromEntries(
+    Object.entries(params).map(([name, value]) => [name, name === 'sheet' ? words(`size.${value}`) : value]),
+  )
+  return words(`remedy.${id}`, named)
+}
+
+/** From the least that would do on the left: what was asked for as a tick, what there is as a bar, what a slip would leave in full strength. */
+function Gauge({ check }: { check: Check }) {
+  const asked = Math.max(0, check.need - check.bare)
+  const have = Math.max(0, check.have - check.bare)
+  const afterSlip = Math.max(0, have - check.slip)
+  const full = Math.max(asked * 2, have * 1.08, 1)
+  const share = (value: number) => `${((100 * Math.min(value, full)) / full).toFixed(1)}%`
+  return (
+    <span
+      className="relative block h-4"
+      role="img"
+      aria-label={words('check.gauge', {
+        asked: check.text.asked,
+        spare: check.text.spare,
+        left: check.text.afterSlip,
+      })}
+    >
+      <span className="absolute inset-x-0 inset-y-[4px] rounded-full bg-line" />
+      <span
+        className={`absolute inset-y-[4px] left-0 rounded-full opacity-45 ${check.ok ? 'bg-good' : 'bg-warn'}`}
+        style={{ width: share(have) }}
+      />
+      <span
+        className={`absolute inset-y-[4px] left-0 rounded-full ${check.ok ? 'bg-good' : 'bg-warn'}`}
+        style={{ width: share(afterSlip) }}
+      />
+      {asked > 0 && (
+        <span className="absolute inset-y-0 w-[2.5px] -translate-x-1/2 bg-ink" style={{ left: share(asked) }} />
+      )}
+    </span>
+  )
+}

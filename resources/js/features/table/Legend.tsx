@@ -1,0 +1,41 @@
+import type { Piece } from '@/api/client'
+import { words } from '@/words'
+
+const LINES = [
+  { key: 'B', stroke: 'stroke-ink', dash: undefined },
+  { key: 'V', stroke: 'stroke-valley', dash: '8 4' },
+  { key: 'M', stroke: 'stroke-mountain', dash: '10 3 2 3' },
+] as const
+
+/** What the lines of this sheet mean; only those that are on it. */
+export function Legend({ piece }: { piece: Piece }) {
+  const there = new Set(piece.fold.edges_assignment)
+  return (
+    <ul aria-label={words('legend.label')} className="flex flex-wrap gap-x-5 gap-y-1 text-[0.95rem] text-soft">
+      {LINES.filter((line) => there.has(line.key)).map((line) => (
+        <li key={line.key} className="flex items-center gap-2">
+          <svg width="34" height="8" aria-hidden="true">
+            <line x1="0" x2="34" y1="4" y2="4" className={line.stroke} strokeWidth="2" strokeDasharray={line.dash} />
+          </svg>
+          {words(`legend.${line.key}`)}
+        </li>
+      ))}
+      {piece.glue.length > 0 && (
+        <li className="flex items-center gap-2">
+          <svg width="22" height="14" aria-hidden="true">
+            <rect width="22" height="14" fill="url(#glue-hatch)" />
+          </svg>
+          {words('legend.glue')}
+        </li>
+      )}
+      {piece.contents && (
+        <li className="flex items-center gap-2">
+          <svg width="22" height="14" aria-hidden="true">
+            <rect x="1" y="1" width="20" height="12" className="fill-live-wash stroke-soft" strokeDasharray="1.5 3" />
+          </svg>
+          {words('legend.contents')}
+        </li>
+      )}
+    </ul>
+  )
+}

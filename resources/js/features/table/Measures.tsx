@@ -1,0 +1,93 @@
+import { ChevronDown } from 'lucide-react'
+import { Collapsible } from 'radix-ui'
+import type { Piece, Term } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { hasWords, words } from '@/words'
+import { measureRows } from './measureRows'
+
+interface MeasuresProps {
+  piece: Piece
+  lit: number | null
+  onLight: (measure: number | null) => void
+}
+
+/** What the hand sets, in the order it is set; each figure opens into what it is made of. */
+export function Measures({ piece, lit, onLight }: MeasuresProps) {
+  return (
+    <ol className="divide-y divide-line">
+      {measureRows(piece).map((row) => {
+        const note = [`${row.key}.${row.from[0]}`, `${row.key}.note`].find(hasWords)
+        return (
+          <li key={row.key + row.text}>
+            <Collapsible.Root>
+              <Collapsible.Trigger
+                className={`group flex w-full cursor-pointer items-center gap-3 rounded-lg px-2 py-2.5 text-left hover:bg-live-wash ${
+                  lit !== null && row.measures.includes(lit) ? 'bg-live-wash' : ''
+                }`}
+                onPointerEnter={() => onLight(row.measures[0] ?? null)}
+                onPointerLeave={() => onLight(null)}
+                onFocus={() => onLight(row.measures[0] ?? null)}
+                onBlur={() => onLight(null)}
+              >
+                <span className="flex-1">
+                  <span className="block text-[1.06rem] leading-snug font-semibold">{words(row.key)}</span>
+                  {note && <span className="block text-[0.95rem] leading-snug text-soft">{words(note)}</span>}
+                </span>
+                <Figure text={row.text} className="text-[1.9rem] leading-none font-semibold" />
+                <ChevronDown
+                  aria-hidden="true"
+                  className="size-5 shrink-0 text-soft transition-transform group-data-[state=open]:rotate-180"
+                />
+                <span className="sr-only">{words('measure.why')}</span>
+              </Collapsible.Trigger>
+              <Collapsible.Content>
+                <MadeOf terms={row.madeOf} total={row.text} />
+              </Collapsible.Content>
+            </Collapsible.Root>
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
+
+/** A sum as a maker would write it out: each part, what of it counts, and the figure below the line. */
+function MadeOf({ terms, total }: { terms: Term[]; total: string }) {
+  return (
+    <table className="mb-3 ml-2 w-[calc(100%-1rem)] text-[0.98rem]">
+      <caption className="sr-only">{words('measure.made-of')}</caption>
+      <tbody>
+        {terms.map((term, i) => (
+          <tr key={i}>
+            <th scope="row" className="py-1 text-left font-normal text-soft">
+              {words(`term.${term.kind}${term.dimension ? `.${term.dimension}` : ''}`)}
+            </th>
+            <td className="py-1 pr-3 text-right text-soft">
+              {term.whole && (
+                <>
+                  <Figure text={term.whole} unit={false} />
+                  <span className="sr-only">{words('measure.of-which')}</span>
+                  <span aria-hidden="true" className="pl-3">
+                    →
+                  </span>
+                </>
+              )}
+            </td>
+            <td className="py-1 text-right">
+              <Figure text={term.text} unit={false} />
+            </td>
+          </tr>
+        ))}
+        <tr className="border-t border-soft font-semibold">
+          <th scope="row" className="py-1.5 text-left">
+            {words('measure.total')}
+          </th>
+          <td />
+          <td className="py-1.5 text-right">
+            <Figure text={total} />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,209 @@
+import { ChevronsUpDown, Wrench } from 'lucide-react'
+import { Popover } from 'radix-ui'
+import type { Catalogue, DesignView } from '@/api/client'
+import { ChoicePart } from '@/ui/ChoicePart'
+import { Figure } from '@/ui/Figure'
+import { LengthField } from '@/ui/LengthField'
+import { words, wordsAround } from '@/words'
+import type { DraftBook } from './draftBook'
+
+interface SentenceProps {
+  book: DraftBook
+  view: DesignView
+  catalogue: Catalogue
+}
+
+/** The request as a sentence whose parts are changed where they stand. */
+export function Sentence({ book, view, catalogue }: SentenceProps) {
+  const options = catalogue.makes.find((make) => make.id === view.choices['/make'])?.options ?? []
+  const shown = options.filter(
+    (option) => !option.when || view.choices[`/options/${option.when.option}`] === option.when.choice,
+  )
+  const slots: Record<string, React.ReactNode> = {
+    make: <Choose {...{ book, view }} at="/make" values={catalogue.makes.map((make) => make.id)} faces="make" />,
+    count: <Field {...{ book, view }} at="/holds/count" />,
+    items: words(view.fields['/holds/count']?.text === '1' ? 'sentence.item' : 'sentence.items'),
+    width: <Field {...{ book, view }} at="/holds/width" />,
+    height: <Field {...{ book, view }} at="/holds/height" />,
+    named: <NamedSizes {...{ book, view, catalogue }} />,
+    thickness: <Field {...{ book, view }} at="/holds/thickness" />,
+    'clearance-width': <Field {...{ book, view }} at="/clearance/width" />,
+    'clearance-height': <Field {...{ book, view }} at="/clearance/height" />,
+    sheet: <PaperSheet {...{ book, view, catalogue }} />,
+    caliper: <Field {...{ book, view }} at="/paper/caliper" />,
+    options: shown.map((option) => (
+      <span key={option.id}>
+        {wordsAround(`option.${option.id}`).map((part, i) =>
+          'text' in part ? (
+            <span key={i}>{part.text}</span>
+          ) : option.kind === 'choice' ? (
+            <Choose key={i} {...{ book, view }} at={`/options/${option.id}`} values={option.choices} faces="choice" />
+          ) : (
+            <Field key={i} {...{ book, view }} at={`/options/${option.id}`} />
+          ),
+        )}
+      </span>
+    )),
+    system: <Choose {...{ book, view }} at="/system" values={['imperial', 'metric']} faces="system" />,
+    tools: <ToolRoll {...{ book, view }} />,
+  }
+  return (
+    <div className="sentence" aria-label={words('sentence.label')} role="group">
+      {wordsAround('sentence').map((part, i) => (
+        <span key={i}>{'text' in part ? part.text : slots[part.slot]}</span>
+      ))}
+    </div>
+  )
+}
+
+type PartProps = Pick<SentenceProps, 'book' | 'view'> & { at: string }
+
+function Field({ book, view, at }: PartProps) {
+  const draft = book.use((state) => state.drafts[at])
+  const field = view.fields[at]
+  if (!field) return null
+  return (
+    <LengthField
+      label={words(`field${at.replaceAll('/', '.')}`)}
+      value={field.text}
+      draft={draft?.text}
+      problem={draft?.problem}
+      isDefault={!field.given}
+      onType={(text, gesture) => book.type(at, text, gesture)}
+      onNudge={(steps, gesture) => book.nudge(at, steps, gesture)}
+      onFocusChange={(isFocused) => book.focus(isFocused ? at : null)}
+    />
+  )
+}
+
+function Choose({ book, view, at, values, faces }: PartProps & { values: string[]; faces: string }) {
+  const value = view.choices[at] ?? ''
+  return (
+    <ChoicePart
+      label={words(`field${at.replaceAll('/', '.')}`)}
+      value={value}
+      face={words(`${faces}.${value}`)}
+      groups={[{ choices: values.map((one) => ({ value: one, label: words(`${faces}.${one}`) })) }]}
+      onChoose={(to) => book.set([{ at, to }])}
+    />
+  )
+}
+
+const sizeAside = (size: { width: string; height: string }) => (
+  <>
+    <Figure text={size.width} unit={false} /> × <Figure text={size.height} />
+  </>
+)
+
+/** A card or an envelope by its name, instead of its two lengths. */
+function NamedSizes({ book, view, catalogue }: SentenceProps) {
+  const isNow = (size: { width: string; height: string }) =>
+    size.width === view.fields['/holds/width']?.text && size.height === view.fields['/holds/height']?.text
+  const now = catalogue.sizes.find((size) => size.kind !== 'sheet' && isNow(size))
+  const group = (kind: string) => ({
+    label: words(`sizes.${kind}`),
+    choices: catalogue.sizes
+      .filter((size) => size.kind === kind)
+      .map((size) => ({ value: size.id, label: words(`size.${size.id}`), aside: sizeAside(size) })),
+  })
+  return (
+    <ChoicePart
+      className="mx-0.5 inline-flex h-9 min-w-9 cursor-pointer items-center justify-center rounded-md align-middle text-live hover:bg-live-wash data-[state=open]:bg-live-wash"
+      label={words('field.size-by-name')}
+      value={now?.id ?? ''}
+      face={<ChevronsUpDown aria-hidden="true" className="size-5" />}
+      groups={[group('card'), group('envelope')]}
+      onChoose={(id) => {
+        const size = catalogue.sizes.find((one) => one.id === id)
+        if (size)
+          book.set([
+            { at: '/holds/width', to: size.width },
+            { at: '/holds/height', to: size.height },
+          ])
+      }}
+    />
+  )
+}
+
+/** The sheet it must come out of, if any. */
+function PaperSheet({ book, view, catalogue }: SentenceProps) {
+  const [width, height] = [view.fields['/paper/sheet/width'], view.fields['/paper/sheet/height']]
+  const sheets = catalogue.sizes.filter((size) => size.kind === 'sheet')
+  const now = sheets.find((size) => size.width === width?.text && size.height === height?.text)
+  const choose = (id: string) => {
+    const size = sheets.find((one) => one.id === id)
+    book.set(
+      size
+        ? [
+            { at: '/paper/sheet/width', to: size.width },
+            { at: '/paper/sheet/height', to: size.height },
+          ]
+        : [{ at: '/paper/sheet', to: null }],
+    )
+  }
+  return (
+    <>
+      <ChoicePart
+        label={words('field.paper.sheet')}
+        value={now?.id ?? (width ? 'own' : 'any')}
+        face={width ? (now ? words(`size.${now.id}`) : words('sheet.own')) : words('sheet.any')}
+        groups={[
+          { choices: [{ value: 'any', label: words('sheet.any') }] },
+          {
+            label: words('sizes.sheet'),
+            choices: sheets.map((size) => ({
+              value: size.id,
+              label: words(`size.${size.id}`),
+              aside: sizeAside(size),
+            })),
+          },
+        ]}
+        onChoose={choose}
+      />
+      {width && (
+        <>
+          {' '}
+          (<Field {...{ book, view }} at="/paper/sheet/width" /> ×{' '}
+          <Field {...{ book, view }} at="/paper/sheet/height" />)
+        </>
+      )}
+    </>
+  )
+}
+
+const TOOL_FIELDS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/clearance/depth']
+
+/** What matters seldom: the tools' own steps, the notch, room in depth. One step away. */
+function ToolRoll({ book, view }: Pick<SentenceProps, 'book' | 'view'>) {
+  const drafts = book.use((state) => state.drafts)
+  const isWrong = TOOL_FIELDS.some((at) => drafts[at]?.problem !== undefined)
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="part"
+        data-wrong={isWrong}
+        data-default={!TOOL_FIELDS.some((at) => view.fields[at]?.given)}
+      >
+        <span className="part-face inline-flex items-center gap-1.5">
+          <Wrench aria-hidden="true" className="size-4" />
+          {words(TOOL_FIELDS.some((at) => view.fields[at]?.given) ? 'tools.own' : 'tools.usual')}
+        </span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content className="menu sentence p-4!" align="end" sideOffset={6} collisionPadding={12}>
+          <h2 className="mb-1 text-lg leading-snug">{words('tools.title')}</h2>
+          <dl className="grid grid-cols-[1fr_auto] items-center gap-x-6 text-[1.05rem]">
+            {TOOL_FIELDS.filter((at) => view.fields[at]).map((at) => (
+              <div key={at} className="contents">
+                <dt className="font-sans text-soft">{words(`field${at.replaceAll('/', '.')}`)}</dt>
+                <dd className="text-right">
+                  <Field {...{ book, view }} at={at} />
+                </dd>
+              </div>
+            ))}
+          </dl>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}

@@ -1,0 +1,160 @@
+import type { Piece, Sized } from '@/api/client'
+import { words } from '@/words'
+import { Figure } from '@/ui/Figure'
+import { useSize } from '@/ui/useSize'
+import { Rulers } from './Rulers'
+import { middle, path, viewOf, type XY } from './geometry'
+
+const RULER_PX = 46
+const EDGE_PX = 20
+
+const STROKES: Record<string, { className: string; dash?: string; width: number }> = {
+  B: { className: 'stroke-ink', width: 1.7 },
+  C: { className: 'stroke-ink', width: 1.7 },
+  M: { className: 'stroke-mountain', dash: '14 4 2.5 4', width: 2 },
+  V: { className: 'stroke-valley', dash: '10 6', width: 2 },
+}
+
+interface SheetProps {
+  design: Sized
+  piece: Piece
+  /** The measure that is pointed at, as an index into the piece's measures. */
+  lit: number | null
+  onLight: (measure: number | null) => void
+}
+
+/** The sheet as it lies on its tool, to scale: cuts, scores, glue, and what it holds. */
+export function Sheet({ design, piece, lit, onLight }: SheetProps) {
+  const [ref, size] = useSize<HTMLDivElement>()
+  const room = {
+    left: RULER_PX,
+    top: RULER_PX,
+    width: Math.max(10, size.width - RULER_PX - EDGE_PX),
+    height: Math.max(10, size.height - RULER_PX - EDGE_PX),
+  }
+  const view = viewOf(piece, room)
+  const { fold } = piece
+  const vertex = (i: number): XY => view.at((fold.vertices_coords[i] ?? [0, 0]) as unknown as XY)
+  const litEdges = new Set(lit === null ? [] : piece.measures[lit]?.edges)
+  const measureOf = (edge: number) => {
+    const found = piece.measures.findIndex((measure) => measure.edges.includes(edge))
+    return found < 0 ? null : found
+  }
+  const label = words('sheet.label', {
+    piece: words(`piece.${piece.id}`),
+    width: piece.sheet.text.width,
+    height: piece.sheet.text.height,
+  })
+
+  return (
+    <div ref={ref} className="absolute inset-0">
+      {size.width > 0 && (
+        <svg width={size.width} height={size.height} role="img" aria-label={label} className="block select-none">
+          <defs>
+            <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <line x1="0" y1="0" x2="0" y2="7" className="stroke-glue" strokeWidth="1.6" />
+            </pattern>
+            <filter id="sheet-shadow" x="-5%" y="-5%" width="110%" height="112%">
+              <feDropShadow dx="0" dy="3" stdDeviation="5" floodColor="#0a2a33" floodOpacity="0.18" />
+            </filter>
+          </defs>
+          <g filter="url(#sheet-shadow)">
+            {fold.faces_vertices.map((face, i) => (
+              <polygon key={i} points={path(face.map(vertex))} className="fill-paper" />
+            ))}
+          </g>
+          {piece.glue.map((ring, i) => (
+            <polygon
+              key={i}
+              points={path((ring as unknown as XY[]).map(view.at))}
+              fill="url(#glue-hatch)"
+              opacity="0.75"
+              data-layer="glue"
+            />
+          ))}
+          {piece.contents && <Contents design={design} ring={(piece.contents as unknown as XY[]).map(view.at)} />}
+          <Rulers view={view} design={design} piece={piece} lit={lit} onLight={onLight} />
+          {fold.edges_vertices.map(([from, to], i) => {
+            const stroke = STROKES[fold.edges_assignment[i] ?? 'B']
+            if (!stroke) return null
+            const [[x1, y1], [x2, y2]] = [vertex(from as number), vertex(to as number)]
+            const measure = measureOf(i)
+            const isLit = litEdges.has(i)
+            return (
+              <g key={i} data-edge={fold.edges_assignment[i]}>
+                <line
+                  {...{ x1, y1, x2, y2 }}
+                  className={stroke.className}
+                  strokeWidth={isLit ? stroke.width + 2.2 : stroke.width}
+                  strokeDasharray={stroke.dash}
+                  strokeLinecap={stroke.dash ? 'butt' : 'round'}
+                />
+                {measure !== null && (
+                  <line
+                    {...{ x1, y1, x2, y2 }}
+                    stroke="transparent"
+                    strokeWidth="22"
+                    className="cursor-pointer"
+                    onPointerEnter={() => onLight(measure)}
+                    onPointerLeave={() => onLight(null)}
+                    onClick={() => onLight(measure)}
+                  />
+                )}
+              </g>
+            )
+          })}
+          <FlapNames piece={piece} at={view.at} />
+        </svg>
+      )}
+    </div>
+  )
+}
+
+/** The contents where they lie, with their size along their long side. */
+function Contents({ design, ring }: { design: Sized; ring: XY[] }) {
+  const [a, b] = [ring[0] ?? [0, 0], ring[1] ?? [0, 0]]
+  const [x, y] = middle(ring)
+  const along = Math.hypot(b[0] - a[0], b[1] - a[1])
+  const turn = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI
+  const { width, height } = design.holds.text
+  return (
+    <g data-layer="contents">
+      <polygon points={path(ring)} className="fill-live-wash stroke-soft" strokeWidth="1.2" strokeDasharray="1.5 4" />
+      {along > 120 && (
+        <foreignObject x={x - 110} y={y - 26} width="220" height="52" transform={`rotate(${turn} ${x} ${y})`}>
+          <div className="flex h-full items-center justify-center gap-1.5 text-lg text-ink">
+            <Figure text={width} unit={false} />
+            <span aria-hidden="true">×</span>
+            <Figure text={height} />
+          </div>
+        </foreignObject>
+      )}
+    </g>
+  )
+}
+
+/** Each flap's name in its middle, where there is room for it. */
+function FlapNames({ piece, at }: { piece: Piece; at: (point: XY) => XY }) {
+  const { fold } = piece
+  return fold.faces_vertices.slice(1).map((face, i) => {
+    const corners = face.map((v) => at((fold.vertices_coords[v] ?? [0, 0]) as unknown as XY))
+    const name = words(`face.${fold['faces_gimbo:name'][i + 1]}`)
+    const wide = Math.max(...corners.map(([x]) => x)) - Math.min(...corners.map(([x]) => x))
+    const high = Math.max(...corners.map(([, y]) => y)) - Math.min(...corners.map(([, y]) => y))
+    if (wide < name.length * 9 || high < 44) return null
+    const [x, y] = middle(corners)
+    return (
+      <text
+        key={i}
+        x={x}
+        y={y}
+        textAnchor="middle"
+        dominantBaseline="middle"
+        className="fill-soft text-[14px]"
+        aria-hidden="true"
+      >
+        {name}
+      </text>
+    )
+  })
+}

@@ -1,0 +1,55 @@
+import type { Piece, Sized, Step } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { hasWords, words, wordsAround } from '@/words'
+
+/** The work in order, in words. */
+export function Steps({ design, onLight }: { design: Sized; onLight: (measure: number | null) => void }) {
+  return (
+    <ol className="space-y-0.5">
+      {design.steps.map((step, i) => {
+        const piece = design.pieces.find((one) => one.id === step.piece)
+        return (
+          <li
+            key={i}
+            className="grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash"
+            onPointerEnter={() => onLight(step.measures[0] ?? null)}
+            onPointerLeave={() => onLight(null)}
+          >
+            <span className="text-right pr-2.5 text-soft">{i + 1}</span>
+            <span>
+              <StepWords step={step} piece={piece} />
+              {step.advice.map((advice) => (
+                <span key={advice} className="block text-[0.95rem] leading-snug text-soft">
+                  {words(`advice.${advice}`)}
+                </span>
+              ))}
+            </span>
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
+
+/** One step as a sentence, its figure typeset. */
+export function StepWords({ step, piece }: { step: Step; piece: Piece | undefined }) {
+  const measure = piece?.measures[step.measures[0] ?? -1]
+  const key = [`step.${step.do}.${measure?.axis ?? ''}`, `step.${step.do}`].find(hasWords) ?? `step.${step.do}`
+  const turn = step.quarterTurns > 0 ? `${words(`turn.${step.quarterTurns}`)} ` : ''
+  return (
+    <span>
+      {turn}
+      {wordsAround(key).map((part, i) => {
+        if ('text' in part) return <span key={i}>{part.text}</span>
+        if (part.slot === 'at' && measure) return <Figure key={i} text={measure.text} className="font-semibold" />
+        if (part.slot === 'from' && measure) return <span key={i}>{words(`from.${measure.from}`)}</span>
+        if (part.slot === 'faces') return <span key={i}>{listed(step.faces.map((face) => words(`face.${face}`)))}</span>
+        return null
+      })}
+    </span>
+  )
+}
+
+function listed(names: string[]): string {
+  return new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(names)
+}

@@ -1,0 +1,155 @@
+import {
+  Check,
+  CloudOff,
+  Ellipsis,
+  FileJson,
+  Moon,
+  PencilRuler,
+  Printer,
+  Redo2,
+  Shapes,
+  Sun,
+  Undo2,
+} from 'lucide-react'
+import { DropdownMenu } from 'radix-ui'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { files, type DesignView, type Piece } from '@/api/client'
+import { useTheme } from '@/ui/theme'
+import { Wordmark } from '@/ui/Wordmark'
+import { words } from '@/words'
+import type { DraftBook, Saving } from './draftBook'
+
+interface TopBarProps {
+  book: DraftBook
+  view: DesignView
+  piece: Piece
+}
+
+/** The design's name, whether it is kept, the way back and forth, and what can be handed on. */
+export function TopBar({ book, view, piece }: TopBarProps) {
+  const saving = book.use((state) => state.saving)
+  const [theme, toggleTheme] = useTheme()
+  return (
+    <header className="flex items-center gap-3 px-5 py-1.5">
+      <Wordmark label={words('table.to-shelf')} />
+      <span aria-hidden="true" className="text-xl text-soft">
+        /
+      </span>
+      <NameField book={book} name={view.name} />
+      <SavingNote saving={saving} />
+      <button
+        type="button"
+        className="quiet-button"
+        disabled={!view.canUndo}
+        onClick={book.undo}
+        aria-label={words('action.undo')}
+      >
+        <Undo2 aria-hidden="true" className="size-5" />
+      </button>
+      <button
+        type="button"
+        className="quiet-button"
+        disabled={!view.canRedo}
+        onClick={book.redo}
+        aria-label={words('action.redo')}
+      >
+        <Redo2 aria-hidden="true" className="size-5" />
+      </button>
+      <button type="button" className="quiet-button" onClick={toggleTheme} aria-label={words(`theme.${theme}`)}>
+        {theme === 'dark' ? (
+          <Sun aria-hidden="true" className="size-5" />
+        ) : (
+          <Moon aria-hidden="true" className="size-5" />
+        )}
+      </button>
+      <HandOn view={view} piece={piece} />
+    </header>
+  )
+}
+
+function NameField({ book, name }: { book: DraftBook; name: string }) {
+  const draft = book.use((state) => state.drafts['/name'])
+  const [gesture, setGesture] = useState('')
+  return (
+    <span className="relative min-w-0 flex-1">
+      <input
+        className="w-full max-w-96 truncate rounded-md bg-transparent px-2 py-2 font-serif text-lg font-semibold hover:bg-panel focus:bg-panel"
+        aria-label={words('field.name')}
+        aria-invalid={draft?.problem !== undefined}
+        value={draft?.text ?? name}
+        maxLength={200}
+        onFocus={() => {
+          setGesture(crypto.randomUUID())
+          book.focus('/name')
+        }}
+        onBlur={() => book.focus(null)}
+        onChange={(event) => book.type('/name', event.target.value, gesture)}
+      />
+      {draft?.problem && (
+        <span
+          role="alert"
+          className="absolute top-full left-0 z-30 rounded-lg border border-warn bg-panel px-3 py-2 text-warn shadow-lg"
+        >
+          {draft.problem}
+        </span>
+      )}
+    </span>
+  )
+}
+
+function SavingNote({ saving }: { saving: Saving }) {
+  return (
+    <span
+      role="status"
+      className={`flex items-center gap-1.5 text-[0.95rem] ${
+        saving === 'unanswered'
+          ? 'rounded-lg border border-warn bg-warn-wash px-3 py-1 text-warn'
+          : 'min-w-18 text-soft'
+      }`}
+    >
+      {saving === 'unanswered' ? (
+        <CloudOff aria-hidden="true" className="size-4" />
+      ) : (
+        <Check aria-hidden="true" className="size-4" />
+      )}
+      {words(saving === 'unanswered' ? 'saving.unanswered' : 'saving.saved')}
+    </span>
+  )
+}
+
+function HandOn({ view, piece }: { view: DesignView; piece: Piece }) {
+  const navigate = useNavigate()
+  const downloads = [
+    { icon: PencilRuler, key: 'svg', href: files.svg(view.id, piece.id) },
+    { icon: Shapes, key: 'fold', href: files.fold(view.id, piece.id) },
+    { icon: FileJson, key: 'json', href: files.design(view.id) },
+  ]
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger className="full-button">
+        {words('hand-on.title')}
+        <Ellipsis aria-hidden="true" className="size-4" />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className="menu" align="end" sideOffset={6} collisionPadding={12}>
+          <DropdownMenu.Item
+            className="menu-item justify-start!"
+            onSelect={() => void navigate(`/designs/${view.id}/print`)}
+          >
+            <Printer aria-hidden="true" className="size-5 text-soft" />
+            {words('hand-on.print')}
+          </DropdownMenu.Item>
+          {downloads.map(({ icon: Icon, key, href }) => (
+            <DropdownMenu.Item key={key} asChild>
+              <a href={href} download className="menu-item justify-start!">
+                <Icon aria-hidden="true" className="size-5 text-soft" />
+                {words(`hand-on.${key}`)}
+              </a>
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}

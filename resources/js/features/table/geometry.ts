@@ -1,0 +1,101 @@
+import type { Measure, Piece } from '@/api/client'
+
+export type XY = readonly [number, number]
+
+/** Millimetres on the sheet (x right, y up) to the picture's pixels (y down), the sheet lying as it lies on its tool. */
+export interface View {
+  scale: number
+  at: (point: XY) => XY
+  /** Where the tool's zero is, in pixels, and how far the sheet reaches from it, in millimetres. */
+  zero: XY
+  reach: XY
+}
+
+export interface Room {
+  left: number
+  top: number
+  width: number
+  height: number
+}
+
+/** Fits the sheet into the room, corner up or square as it lies. */
+export function viewOf(piece: Piece, room: Room): View {
+  const { width, height } = piece.sheet
+  const turn = piece.lie === 'corner-up' ? Math.PI / 4 : 0
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
+  const [wide, high] = [width * cos + height * sin, width * sin + height * cos]
+  const standoff = Math.max(0, ...piece.measures.map((measure) => measure.standoff))
+  const scale = Math.max(0.05, Math.min(room.width / (wide + standoff), room.height / (high + standoff)))
+  const x0 = room.left + (room.width - (wide + standoff) * scale) / 2
+  const y0 = room.top + (room.height - (high + standoff) * scale) / 2
+  const centre = [x0 + (standoff + wide / 2) * scale, y0 + (standoff + high / 2) * scale] as const
+  return {
+    scale,
+    at: ([x, y]) => {
+      const [dx, dy] = [x - width / 2, y - height / 2]
+      return [centre[0] + (dx * cos - dy * sin) * scale, centre[1] - (dx * sin + dy * cos) * scale]
+    },
+    zero: [x0, y0],
+    reach: [wide + standoff, high + standoff],
+  }
+}
+
+export interface Mark {
+  measure: number
+  ruler: 'top' | 'left'
+  /** Millimetres from the ruler's zero. */
+  at: number
+}
+
+/**
+ * Where a measure is read on the rulers drawn along the top and the left.
+ *
+ * Punch marks: the sheet's top edge is its first side, its left edge the second (it is turned clockwise); the others are
+ * read when they come round. Diagonal scores: those from the left and the upper corner. Cuts and trims have no place here.
+ */
+export function marksOf(measures: Measure[]): Mark[] {
+  return measures.flatMap((measure, i): Mark[] => {
+    const mark = (ruler: Mark['ruler']): Mark[] => [{ measure: i, ruler, at: measure.at }]
+    if (measure.kind === 'punch' && measure.side === 1 && measure.from === 'left') return mark('top')
+    if (measure.kind === 'punch' && measure.side === 2 && measure.from === 'right') return mark('left')
+    if (measure.kind === 'score' && measure.from === 'top-left') return mark('top')
+    if (measure.kind === 'score' && measure.from === 'top-right') return mark('left')
+    return []
+  })
+}
+
+export interface Tick {
+  at: number
+  size: 0 | 1 | 2 | 3
+  label?: string
+}
+
+const INCH = 25.4
+const NARROWEST_TICK_PX = 4
+const NARROWEST_LABEL_PX = 24
+
+/** A ruler's graduations up to a length, as fine as there is room for; sizes run from 3 (labelled) down to 0. */
+export function ticksOf(lengthMm: number, system: 'imperial' | 'metric', pxPerMm: number): Tick[] {
+  const [unit, parts] = system === 'imperial' ? [INCH, [1, 2, 4, 8]] : [10, [1, 2, 2, 10]]
+  const sizes = parts.filter((part) => (unit / part) * pxPerMm >= NARROWEST_TICK_PX)
+  const finest = sizes.at(-1) ?? 1
+  const every = Math.max(1, Math.ceil(NARROWEST_LABEL_PX / (unit * pxPerMm)))
+  const ticks: Tick[] = []
+  for (let i = 0; i <= Math.floor((lengthMm / unit) * finest + 1e-9); i++) {
+    const coarsest = parts.findIndex((part) => (i * part) % finest === 0)
+    const whole = i / finest
+    ticks.push({
+      at: whole * unit,
+      size: Math.max(0, 3 - coarsest) as Tick['size'],
+      ...(i % finest === 0 && whole % every === 0 ? { label: String(whole) } : {}),
+    })
+  }
+  return ticks
+}
+
+export function middle(points: readonly XY[]): XY {
+  const n = Math.max(points.length, 1)
+  return [points.reduce((sum, [x]) => sum + x, 0) / n, points.reduce((sum, [, y]) => sum + y, 0) / n]
+}
+
+export const path = (points: readonly XY[]) => points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ')

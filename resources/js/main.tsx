@@ -1,0 +1,70 @@
+import '../css/app.css'
+import { StrictMode, useEffect, useState } from 'react'
+import { createRoot } from 'react-dom/client'
+import { BrowserRouter, Route, Routes, useParams } from 'react-router'
+import { api, type Catalogue } from './api/client'
+import { PrintView } from './features/table/PrintView'
+import { Shelf } from './features/shelf/Shelf'
+import { Table } from './features/table/Table'
+import { ErrorNote } from './ui/ErrorNote'
+import { rememberedTheme } from './ui/theme'
+import { words } from './words'
+
+const RETRY_MS = 1000
+
+function App() {
+  const [catalogue, setCatalogue] = useState<Catalogue | null>(null)
+  const [isWaiting, setWaiting] = useState(false)
+
+  useEffect(() => {
+    let isOver = false
+    const load = async () => {
+      try {
+        const found = await api.catalogue()
+        if (!isOver) setCatalogue(found)
+      } catch {
+        if (isOver) return
+        setWaiting(true)
+        setTimeout(() => void load(), RETRY_MS)
+      }
+    }
+    void load()
+    return () => {
+      isOver = true
+    }
+  }, [])
+
+  if (!catalogue)
+    return isWaiting ? (
+      <main className="p-10">
+        <ErrorNote>{words('saving.waiting')}</ErrorNote>
+      </main>
+    ) : null
+  return (
+    <Routes>
+      <Route path="/" element={<Shelf catalogue={catalogue} />} />
+      <Route path="/designs/:id" element={<TablePage catalogue={catalogue} />} />
+      <Route path="/designs/:id/print" element={<PrintPage />} />
+      <Route path="*" element={<Shelf catalogue={catalogue} />} />
+    </Routes>
+  )
+}
+
+function TablePage({ catalogue }: { catalogue: Catalogue }) {
+  const { id = '' } = useParams()
+  return <Table key={id} designId={id} catalogue={catalogue} />
+}
+
+function PrintPage() {
+  const { id = '' } = useParams()
+  return <PrintView designId={id} />
+}
+
+document.documentElement.dataset.theme = rememberedTheme()
+createRoot(document.getElementById('app') as HTMLElement).render(
+  <StrictMode>
+    <BrowserRouter>
+      <App />
+    </BrowserRouter>
+  </StrictMode>,
+)

@@ -1,0 +1,28 @@
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import laravel from 'laravel-vite-plugin'
+import { defineConfig, type Plugin } from 'vite'
+
+/** Packs each built text file beside itself, so that PHP's own web server can send it compressed. */
+function packed(): Plugin {
+  return {
+    name: 'packed',
+    apply: 'build',
+    writeBundle({ dir }) {
+      if (!dir) return
+      for (const file of readdirSync(join(dir, 'assets'))) {
+        if (!/\.(js|css)$/.test(file)) continue
+        const path = join(dir, 'assets', file)
+        writeFileSync(`${path}.gz`, gzipSync(readFileSync(path), { level: 9 }))
+      }
+    },
+  }
+}
+
+export default defineConfig({
+  plugins: [laravel({ input: ['resources/js/main.tsx'], refresh: false }), react(), tailwindcss(), packed()],
+  resolve: { alias: { '@': '/resources/js' } },
+})
