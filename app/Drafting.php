@@ -6,14 +6,10 @@ namespace App;
 
 use App\Models\AppliedEdit;
 use App\Models\Design;
-use App\Models\Revision;
-use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DesignDocument;
-use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\ThumbnailWriter;
 use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
 use Illuminate\Support\Facades\DB;
 
@@ -24,17 +20,23 @@ final readonly class Drafting
     {
     }
 
-    public function start(DesignDocument $document): Design
+    /** @throws InvalidDocument when the document's spec is none */
+    public function start(DesignDocument $document): Draft
     {
-        $sized = $this->sizing->size($document->spec);
-
-        return DB::transaction(function () use ($document, $sized): Design {
-            $design = new Design(['revision' => 1, 'name' => $document->name] + self::shelfView($sized));
-            $design->save();
+        return DB::transaction(function () use ($document): Draft {
+            $design = new Design(['revision' => 1]);
+            $draft = $this->shelved($design, $document);
             $design->revisions()->create(['number' => 1, 'document' => $document->toArray()]);
 
-            return $design;
+            return $draft;
         });
+    }
+
+    public function draft(Design $design): Draft
+    {
+        $document = $design->current()->toDocument();
+
+        return new Draft($design, $document, $this->sizing->size($document->spec));
     }
 
     /**
@@ -44,72 +46,69 @@ final readonly class Drafting
      *
      * @throws InvalidDocument when the outcome is not a design; nothing is saved then
      */
-    public function edit(string $id, string $editId, ?string $gesture, array $changes): Design
+    public function edit(string $id, string $editId, ?string $gesture, array $changes): Draft
     {
-        return DB::transaction(function () use ($id, $editId, $gesture, $changes): Design {
+        return DB::transaction(function () use ($id, $editId, $gesture, $changes): Draft {
             $design = Design::query()->findOrFail($id);
             if (AppliedEdit::query()->whereKey($editId)->exists()) {
-                return $design;
+                return $this->draft($design);
             }
-            $before = $design->document();
-            $name = $before->name;
-            $fieldChanges = [];
-            foreach ($changes as $change) {
-                $change->at === '/name' ? $name = $change->to : $fieldChanges[] = $change;
+            $current = $design->current();
+            $before = $current->toDocument();
+            $after = $this->changed($before, $changes);
+            $isMore = $after->toArray() != $before->toArray();
+            $isSameGesture = $gesture !== null && $current->gesture === $gesture;
+            if ($isMore && ! $isSameGesture) {
+                $design->revision++;
             }
-            $spec = $fieldChanges === [] ? $before->spec : SpecEditor::apply($this->sizing->size($before->spec), $fieldChanges);
-            $sized = $this->sizing->size($spec);
-            $this->append($design, DesignDocument::of($name, $spec), $sized, $gesture);
+            $draft = $this->shelved($design, $after);
+            if ($isMore) {
+                $design->revisions()->where('number', '>=', $design->revision)->delete();
+                $design->revisions()->create(['number' => $design->revision, 'document' => $after->toArray(), 'gesture' => $gesture]);
+            }
             AppliedEdit::query()->create(['id' => $editId, 'design_id' => $design->id]);
 
-            return $design;
+            return $draft;
         });
     }
 
     /** Goes from revision $from to the one before (-1) or after (1) it, if that is where the design is and there is one. */
-    public function step(string $id, int $from, int $by): Design
+    public function step(string $id, int $from, int $by): Draft
     {
-        return DB::transaction(function () use ($id, $from, $by): Design {
+        return DB::transaction(function () use ($id, $from, $by): Draft {
             $design = Design::query()->findOrFail($id);
-            if ($design->revision === $from && $design->revisions()->where('number', $from + $by)->exists()) {
-                $design->revision += $by;
-                $document = $design->document();
-                $design->fill(['name' => $document->name] + self::shelfView($this->sizing->size($document->spec)))->save();
+            if ($design->revision !== $from || ! $design->revisions()->where('number', $from + $by)->exists()) {
+                return $this->draft($design);
             }
+            $design->revision += $by;
 
-            return $design;
+            return $this->shelved($design, $design->current()->toDocument());
         });
     }
 
-    public function sized(Design $design): Sized
+    /** @param list<Change> $changes */
+    private function changed(DesignDocument $before, array $changes): DesignDocument
     {
-        return $this->sizing->size($design->document()->spec);
+        $name = $before->name;
+        $fieldChanges = [];
+        foreach ($changes as $change) {
+            $change->at === '/name' ? $name = $change->to : $fieldChanges[] = $change;
+        }
+
+        return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges));
     }
 
-    private function append(Design $design, DesignDocument $document, Sized $sized, ?string $gesture): void
+    /** Sizes the document and saves on the design what the shelf shows of it. */
+    private function shelved(Design $design, DesignDocument $document): Draft
     {
-        $current = $design->current();
-        if ($current->document == $document->toArray()) {
-            return;
-        }
-        $design->revisions()->where('number', '>', $design->revision)->delete();
-        if ($gesture !== null && $current->gesture === $gesture) {
-            $current->fill(['document' => $document->toArray()])->save();
-        } else {
-            $design->revision++;
-            $design->revisions()->create(['number' => $design->revision, 'document' => $document->toArray(), 'gesture' => $gesture]);
-        }
-        $design->fill(['name' => $document->name] + self::shelfView($sized))->touch();
-    }
-
-    /** @return array{drawing: array<string, mixed>, summary: array<string, mixed>} */
-    private static function shelfView(Sized $sized): array
-    {
-        $written = DesignWriter::write($sized);
-
-        return [
+        $sized = $this->sizing->size($document->spec);
+        $draft = new Draft($design, $document, $sized);
+        $design->fill([
+            'name' => $document->name,
             'drawing' => ThumbnailWriter::write($sized->pieces[0]),
-            'summary' => ['make' => $sized->request->make, 'system' => $written['system'], 'holds' => $written['holds'], 'fits' => array_filter($sized->fits, fn ($fit) => ! $fit->isOk()) === []],
-        ];
+            'summary' => $draft->summary(),
+        ])->save();
+
+        return $draft;
     }
 }

@@ -16,7 +16,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(using: function (): void {
         Route::prefix('api')->middleware(SubstituteBindings::class)->group(base_path('routes/api.php'));
         Route::group([], base_path('routes/web.php'));
-    })
+    }, commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         // No cookies, no session: nothing to steal, and nothing trims or empties what a maker typed.
         $middleware->use([OnlyKnownHosts::class, SecurityHeaders::class, OnlyOwnPages::class]);

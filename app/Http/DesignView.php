@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Draft;
 use App\Models\Design;
 use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Exchange\DesignWriter;
-use Gimbo\Core\Request\Fields;
 use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Sizing;
 
@@ -19,21 +19,20 @@ final readonly class DesignView
     }
 
     /** @return array<string, mixed> */
-    public function of(Design $design): array
+    public function of(Draft $draft): array
     {
-        $document = $design->document();
-        $sized = $this->sizing->size($document->spec);
+        $design = $draft->design;
 
         return [
             'id' => $design->id,
-            'name' => $document->name,
+            'name' => $draft->document->name,
             'revision' => $design->revision,
             'canUndo' => $design->revision > 1,
             'canRedo' => $design->revisions()->where('number', '>', $design->revision)->exists(),
             'savedAt' => $design->updated_at->toIso8601ZuluString(),
-            'fields' => (object) self::fields($sized),
-            'choices' => (object) $this->choices($sized),
-            'design' => DesignWriter::write($sized),
+            'fields' => (object) $this->fields($draft->sized),
+            'choices' => (object) $this->choices($draft->sized),
+            'design' => DesignWriter::write($draft->sized),
         ];
     }
 
@@ -47,10 +46,10 @@ final readonly class DesignView
     }
 
     /** @return array<string, array{text: string, given: bool}> by pointer */
-    private static function fields(Sized $sized): array
+    private function fields(Sized $sized): array
     {
         $fields = [];
-        foreach (Fields::of($sized) as $at => $field) {
+        foreach ($this->sizing->fields($sized->request) as $at => $field) {
             $fields[$at] = ['text' => $field->text(), 'given' => $field->isGiven];
         }
         $item = $sized->request->item;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Gimbo\Core\Exchange\DesignDocument;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -41,13 +40,5 @@ final class Design extends Model
     public function current(): Revision
     {
         return $this->revisions()->where('number', $this->revision)->first() ?? throw new LogicException('A design without its revision.');
-    }
-
-    /** Trusted: nothing is saved that was not read and sized before. */
-    public function document(): DesignDocument
-    {
-        $document = $this->current()->document;
-
-        return DesignDocument::of($document['name'] ?? null, (array) ($document['spec'] ?? []));
     }
 }

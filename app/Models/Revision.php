@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gimbo\Core\Exchange\DesignDocument;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -24,4 +25,10 @@ final class Revision extends Model
     protected $guarded = [];
 
     protected $casts = ['document' => 'array', 'number' => 'integer'];
+
+    /** Trusted: nothing is saved that was not read and sized before. */
+    public function toDocument(): DesignDocument
+    {
+        return DesignDocument::of($this->document['name'] ?? null, (array) ($this->document['spec'] ?? []));
+    }
 }

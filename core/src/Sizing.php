@@ -10,6 +10,10 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Request\Change;
+use Gimbo\Core\Request\Field;
+use Gimbo\Core\Request\Fields;
+use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Request\SpecReader;
 
@@ -43,9 +47,40 @@ final readonly class Sizing
         return $design->withFits(array_map(fn (Fit $fit) => $fit->isOk() ? $fit : $fit->withRemedies($this->tried($fit, $design)), $design->fits));
     }
 
+    /**
+     * The request in a spec, complete but not sized.
+     *
+     * @throws InvalidDocument
+     */
+    public function request(mixed $spec): SizingRequest
+    {
+        return $this->reader->read($spec);
+    }
+
+    /** @return array<string, Field> every length of the request that can be changed, by pointer */
+    public function fields(SizingRequest $request): array
+    {
+        return Fields::of($request, $this->make($request->make)->chosenLengths($request));
+    }
+
+    /**
+     * The spec after what a maker did to it. Whether it can be sized shows when it is.
+     *
+     * @param list<Change> $changes
+     * @return array<string, mixed>
+     *
+     * @throws InvalidDocument at a field where what was typed is no length
+     */
+    public function edited(mixed $spec, array $changes): array
+    {
+        $request = $this->request($spec);
+
+        return SpecEditor::apply($request, $this->fields($request), $changes);
+    }
+
     private function design(mixed $spec): Design
     {
-        $request = $this->reader->read($spec);
+        $request = $this->request($spec);
 
         return $this->make($request->make)->design($request);
     }

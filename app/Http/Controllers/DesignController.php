@@ -21,27 +21,27 @@ final readonly class DesignController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->orderByDesc('updated_at')->orderBy('id')->get()->all())]);
+        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->all())]);
     }
 
     /** Starts a design from `{"name": …, "spec": {…}}`. */
     public function store(Request $request): JsonResponse
     {
         $body = JsonBody::of($request)->object();
-        $design = $this->drafting->start(DesignDocument::of($body['name'] ?? null, (array) ($body['spec'] ?? [])));
+        $draft = $this->drafting->start(DesignDocument::of($body['name'] ?? null, (array) ($body['spec'] ?? [])));
 
-        return new JsonResponse($this->view->of($design), 201);
+        return new JsonResponse($this->view->of($draft), 201);
     }
 
     public function show(Design $design): JsonResponse
     {
-        return new JsonResponse($this->view->of($design));
+        return new JsonResponse($this->view->of($this->drafting->draft($design)));
     }
 
     public function copy(Design $design, Request $request): JsonResponse
     {
         $name = JsonBody::of($request)->object()['name'] ?? null;
-        $copy = $this->drafting->start(DesignDocument::of($name, $design->document()->spec));
+        $copy = $this->drafting->start(DesignDocument::of($name, $design->current()->toDocument()->spec));
 
         return new JsonResponse($this->view->of($copy), 201);
     }

@@ -11,7 +11,6 @@ use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Exchange\SvgFile;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Request\Change;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
@@ -32,14 +31,14 @@ final readonly class HandOnController
     public function sizing(Design $design, string $system, Sizing $sizing): JsonResponse
     {
         $wanted = System::tryFrom($system) ?? throw new NotFoundHttpException;
-        $spec = SpecEditor::apply($this->drafting->sized($design), [Change::set('/system', $wanted->value)]);
+        $spec = $sizing->edited($design->current()->toDocument()->spec, [Change::set('/system', $wanted->value)]);
 
         return new JsonResponse(DesignWriter::write($sizing->size($spec)));
     }
 
     public function json(Design $design): Response
     {
-        return self::file(json_encode($design->document()->toArray(), self::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
+        return self::file(json_encode($design->current()->toDocument()->toArray(), self::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
     }
 
     public function svg(Design $design, string $piece): Response
@@ -56,7 +55,7 @@ final readonly class HandOnController
 
     private function piece(Design $design, string $id): Piece
     {
-        foreach ($this->drafting->sized($design)->pieces as $piece) {
+        foreach ($this->drafting->draft($design)->sized->pieces as $piece) {
             if ($piece->id === $id) {
                 return $piece;
             }

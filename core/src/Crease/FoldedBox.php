@@ -44,16 +44,19 @@ final readonly class FoldedBox
      */
     private static function named(array $axes, array $extents, Vector $width): self
     {
-        $nearest = function (Vector $direction, array $among) use ($axes): int {
-            usort($among, fn (int $a, int $b) => abs($axes[$b]->dot($direction)) <=> abs($axes[$a]->dot($direction)));
-
-            return $among[0];
-        };
-        $depth = $nearest(new Vector(0, 0, 1), [0, 1, 2]);
-        $across = $nearest($width, array_values(array_diff([0, 1, 2], [$depth])));
+        $depth = self::nearest(new Vector(0, 0, 1), $axes);
+        $across = self::nearest($width, array_diff_key($axes, [$depth => true]));
         $height = 3 - $depth - $across;
 
         return new self($extents[$across], $extents[$height], $extents[$depth]);
+    }
+
+    /** @param array<int, Vector> $axes */
+    private static function nearest(Vector $direction, array $axes): int
+    {
+        $shares = array_map(fn (Vector $axis) => abs($axis->dot($direction)), $axes);
+
+        return (int) array_search(max($shares), $shares, true);
     }
 
     /** @return iterable<array{Vector, Vector, Vector}> one frame for each different direction of box */

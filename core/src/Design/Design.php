@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core\Design;
 
 use Gimbo\Core\Fit\Fit;
-use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Steps\WorkStep;
 
@@ -18,7 +17,6 @@ final readonly class Design
      * @param Extents $closed outside with the contents in, the paper's thickness put on
      * @param list<Fit> $fits
      * @param list<WorkStep> $steps
-     * @param array<string, Length> $chosen the lengths the make's options came to, asked for or worked out
      */
     public function __construct(
         public SizingRequest $request,
@@ -27,13 +25,12 @@ final readonly class Design
         public Extents $closed,
         public array $fits,
         public array $steps,
-        public array $chosen = [],
     ) {
     }
 
     /** @param list<Fit> $fits */
     public function withFits(array $fits): self
     {
-        return new self($this->request, $this->pieces, $this->inside, $this->closed, $fits, $this->steps, $this->chosen);
+        return new self($this->request, $this->pieces, $this->inside, $this->closed, $fits, $this->steps);
     }
 }

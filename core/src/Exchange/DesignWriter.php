@@ -52,16 +52,25 @@ final readonly class DesignWriter
         return [
             'make' => $request->make,
             'system' => $request->system->value,
-            'holds' => [
-                'width' => self::mm($request->item->width), 'height' => self::mm($request->item->height),
-                'thickness' => self::mm($request->item->thickness), 'count' => $request->item->count,
-                'text' => ['width' => $this->words->text($request->item->width), 'height' => $this->words->text($request->item->height)],
-            ],
+            'holds' => self::held($design),
             'pieces' => array_map($this->piece(...), $design->pieces),
             'inside' => $this->extents($design->inside),
             'closed' => $this->extents($design->closed),
             'checks' => array_map($this->check(...), $design->fits),
             'steps' => array_map($this->step(...), $design->steps),
+        ];
+    }
+
+    /** @return Json what it holds, by itself */
+    public static function held(Design $design): array
+    {
+        $item = $design->request->item;
+        $words = LengthFormatter::for($design->request->system);
+
+        return [
+            'width' => self::mm($item->width), 'height' => self::mm($item->height),
+            'thickness' => self::mm($item->thickness), 'count' => $item->count,
+            'text' => ['width' => $words->text($item->width), 'height' => $words->text($item->height)],
         ];
     }
 
@@ -117,13 +126,12 @@ final readonly class DesignWriter
             'bare' => self::mm($fit->bare),
             'slip' => self::mm($fit->slip),
             'critical' => $fit->isCritical(),
-            'text' => [
-                'need' => $this->words->text($fit->need), 'have' => $this->words->text($fit->have),
-                'slack' => $this->words->text($fit->slack()), 'bare' => $this->words->text($fit->bare),
-                'spare' => $this->words->text($fit->have->minus($fit->bare)),
-                'asked' => $this->words->text($fit->need->minus($fit->bare)),
-                'afterSlip' => $this->words->text($fit->have->minus($fit->slip)->minus($fit->bare)),
-            ],
+            'text' => array_map($this->words->rounded(...), [
+                'need' => $fit->need, 'have' => $fit->have, 'slack' => $fit->slack(), 'bare' => $fit->bare,
+                'spare' => $fit->have->minus($fit->bare),
+                'asked' => $fit->need->minus($fit->bare),
+                'afterSlip' => $fit->have->minus($fit->slip)->minus($fit->bare),
+            ]),
             'madeOf' => $this->madeOf($fit->madeOf),
             'remedies' => array_map(fn (Remedy $remedy) => [
                 'id' => $remedy->id, 'params' => (object) $remedy->params,
@@ -186,11 +194,7 @@ final readonly class DesignWriter
     {
         return [
             'width' => self::mm($extents->width), 'height' => self::mm($extents->height), 'depth' => self::mm($extents->depth),
-            'text' => [
-                'width' => $this->words->marked($extents->width),
-                'height' => $this->words->marked($extents->height),
-                'depth' => $this->words->marked($extents->depth),
-            ],
+            'text' => array_map($this->words->rounded(...), ['width' => $extents->width, 'height' => $extents->height, 'depth' => $extents->depth]),
         ];
     }
 

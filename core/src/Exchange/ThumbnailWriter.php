@@ -5,19 +5,21 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Crease\Assignment;
+use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Design\Piece;
 
 /** The least of a piece that still shows what it is: its cut lines and its folds, to a tenth of a millimetre. */
 final class ThumbnailWriter
 {
-    /** @return array{width: float, height: float, lie: string, cuts: list<list<float>>, mountains: list<list<float>>, valleys: list<list<float>>} */
+    /** @return array{width: float, height: float, lie: string, faces: list<list<array{float, float}>>, cuts: list<list<float>>, mountains: list<list<float>>, valleys: list<list<float>>} */
     public static function write(Piece $piece): array
     {
         return [
             'width' => round($piece->sheet->width->toMillimetres(), 1),
             'height' => round($piece->sheet->height->toMillimetres(), 1),
             'lie' => $piece->lie->value,
+            'faces' => array_map(fn (Face $face) => array_map(fn (int $v) => [round($piece->pattern->vertices[$v]->x, 1), round($piece->pattern->vertices[$v]->y, 1)], $face->vertices), $piece->pattern->faces),
             'cuts' => self::lines($piece->pattern, Assignment::Boundary, Assignment::Cut),
             'mountains' => self::lines($piece->pattern, Assignment::Mountain),
             'valleys' => self::lines($piece->pattern, Assignment::Valley),

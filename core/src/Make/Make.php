@@ -6,6 +6,7 @@ namespace Gimbo\Core\Make;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -18,6 +19,13 @@ interface Make
 
     /** @return list<OptionSpec> */
     public function options(): array;
+
+    /**
+     * The lengths its options come to for a request, asked for or worked out, by option.
+     *
+     * @return array<string, Length>
+     */
+    public function chosenLengths(SizingRequest $request): array;
 
     /** The room it gives around an item when none is asked for. */
     public function usualClearance(Item $item): Clearance;

@@ -39,6 +39,15 @@ final readonly class LengthFormatter
         return $sign.($this->unit === Unit::Inch ? $this->inches($ticks) : $this->decimal($ticks)).' '.$this->unit->value;
     }
 
+    /** For what is looked at, not set: always a fraction in inches, one decimal otherwise. */
+    public function rounded(Length $length): string
+    {
+        $ticks = abs($length->ticks);
+        $number = $this->unit === Unit::Inch ? self::fraction($ticks) : self::plain($ticks / $this->unit->ticks(), 1);
+
+        return ($length->ticks < 0 && $number !== '0' ? '-' : '').$number.' '.$this->unit->value;
+    }
+
     /** As text(), with "≈ " before it where the figure written is not the length exactly. */
     public function marked(Length $length): string
     {
@@ -55,6 +64,12 @@ final readonly class LengthFormatter
         if (! self::isSixtyFourths($ticks) && $this->isHundredths($ticks)) {
             return $this->decimal($ticks);
         }
+
+        return self::fraction($ticks);
+    }
+
+    private static function fraction(int $ticks): string
+    {
         $bottom = self::isSixtyFourths($ticks) ? self::FINEST_FRACTION : self::APPROXIMATE_FRACTION;
         $parts = (int) round($ticks * $bottom / Length::TICKS_PER_INCH);
         [$whole, $top] = [intdiv($parts, $bottom), $parts % $bottom];
@@ -72,9 +87,12 @@ final readonly class LengthFormatter
 
     private function decimal(int $ticks): string
     {
-        $text = number_format($ticks / $this->unit->ticks(), $this->isHundredths($ticks) ? 2 : 1, '.', '');
+        return self::plain($ticks / $this->unit->ticks(), $this->isHundredths($ticks) ? 2 : 1);
+    }
 
-        return rtrim(rtrim($text, '0'), '.');
+    private static function plain(float $number, int $decimals): string
+    {
+        return rtrim(rtrim(number_format($number, $decimals, '.', ''), '0'), '.');
     }
 
     private static function isSixtyFourths(int $ticks): bool

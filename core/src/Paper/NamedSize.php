@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Gimbo\Core\Paper;
 
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Measure\Unit;
 
 /**
  * A size that has a name: cards, envelopes and sheets, each with the source it was taken from.
@@ -53,26 +55,26 @@ final readonly class NamedSize
     public static function all(): array
     {
         $practice = 'common practice, no source';
-        $inch = fn (string $id, string $kind, array $wide, array $high, string $source): self => new self(
-            $id, $kind, new Rectangle(Length::inches(...$wide), Length::inches(...$high)), $source,
+        $inch = fn (string $id, string $kind, string $wide, string $high, string $source): self => new self(
+            $id, $kind, new Rectangle(LengthParser::parse($wide, Unit::Inch), LengthParser::parse($high, Unit::Inch)), $source,
         );
 
         return [
-            $inch('quarter-letter', 'card', [17, 4], [11, 2], $practice),
-            $inch('5x7', 'card', [5], [7], 'PWG 5101.1 na_5x7'),
-            $inch('4x6', 'card', [4], [6], 'PWG 5101.1 na_index-4x6'),
-            $inch('3x5', 'card', [3], [5], 'PWG 5101.1 na_index-3x5'),
-            $inch('square-5', 'card', [5], [5], $practice),
+            $inch('quarter-letter', 'card', '4 1/4', '5 1/2', $practice),
+            $inch('5x7', 'card', '5', '7', 'PWG 5101.1 na_5x7'),
+            $inch('4x6', 'card', '4', '6', 'PWG 5101.1 na_index-4x6'),
+            $inch('3x5', 'card', '3', '5', 'PWG 5101.1 na_index-3x5'),
+            $inch('square-5', 'card', '5', '5', $practice),
             ...array_map(fn (string $name) => new self($name, 'card', self::size($name), 'ISO 216'), ['A7', 'A6', 'A5']),
             new self('DL', 'envelope', new Rectangle(Length::mm(110), Length::mm(220)), 'ISO 269'),
             ...array_map(fn (string $name) => new self($name, 'envelope', self::size($name), 'ISO 269'), ['C7', 'C6', 'C5']),
-            $inch('envelope-a2', 'envelope', [35, 8], [23, 4], 'PWG 5101.1 na_a2'),
-            $inch('envelope-number-10', 'envelope', [33, 8], [19, 2], 'PWG 5101.1 na_number-10'),
-            $inch('envelope-monarch', 'envelope', [31, 8], [15, 2], 'PWG 5101.1 na_monarch'),
-            $inch('letter', 'sheet', [17, 2], [11], 'PWG 5101.1 na_letter'),
-            $inch('legal', 'sheet', [17, 2], [14], 'PWG 5101.1 na_legal'),
-            $inch('12x12', 'sheet', [12], [12], $practice),
-            $inch('ledger', 'sheet', [11], [17], 'PWG 5101.1 na_ledger'),
+            $inch('envelope-a2', 'envelope', '4 3/8', '5 3/4', 'PWG 5101.1 na_a2'),
+            $inch('envelope-number-10', 'envelope', '4 1/8', '9 1/2', 'PWG 5101.1 na_number-10'),
+            $inch('envelope-monarch', 'envelope', '3 7/8', '7 1/2', 'PWG 5101.1 na_monarch'),
+            $inch('letter', 'sheet', '8 1/2', '11', 'PWG 5101.1 na_letter'),
+            $inch('legal', 'sheet', '8 1/2', '14', 'PWG 5101.1 na_legal'),
+            $inch('12x12', 'sheet', '12', '12', $practice),
+            $inch('ledger', 'sheet', '11', '17', 'PWG 5101.1 na_ledger'),
             ...array_map(fn (string $name) => new self($name, 'sheet', self::size($name), 'ISO 216'), ['A4', 'A3', 'A2']),
         ];
     }

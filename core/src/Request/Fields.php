@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
-use Gimbo\Core\Design\Design;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
@@ -12,13 +11,15 @@ use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 
-/** Every length of a design that a maker can change, by pointer. */
+/** Every length of a request that a maker can change, by pointer. */
 final readonly class Fields
 {
-    /** @return array<string, Field> */
-    public static function of(Design $design): array
+    /**
+     * @param array<string, Length> $chosen the lengths the make's options come to, by option
+     * @return array<string, Field>
+     */
+    public static function of(SizingRequest $request, array $chosen): array
     {
-        $request = $design->request;
         $isImperial = $request->system === System::Imperial;
         $cut = $request->tools->cut;
         $thin = Step::of($isImperial ? Length::inches(1, 32) : Length::mm(1, 2));
@@ -41,7 +42,7 @@ final readonly class Fields
             $rows[] = ['/paper/sheet/width', $sheet->width, $cut, false];
             $rows[] = ['/paper/sheet/height', $sheet->height, $cut, false];
         }
-        foreach ($design->chosen as $option => $length) {
+        foreach ($chosen as $option => $length) {
             $rows[] = ["/options/$option", $length, $cut, false];
         }
         $fields = [];

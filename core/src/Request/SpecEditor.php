@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
-use Gimbo\Core\Design\Design;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
@@ -25,17 +24,17 @@ final class SpecEditor
     private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null];
 
     /**
-     * Applies what a maker did to the request a design was sized from.
+     * Applies what a maker did to a request.
      *
+     * @param array<string, Field> $fields its lengths, as Fields gives them
      * @param list<Change> $changes
      * @return array<string, mixed> the new spec
      *
      * @throws InvalidDocument at the field a length typed there cannot be read
      */
-    public static function apply(Design $design, array $changes): array
+    public static function apply(SizingRequest $request, array $fields, array $changes): array
     {
-        $spec = $design->request->spec;
-        $fields = Fields::of($design);
+        $spec = $request->spec;
         foreach ($changes as $change) {
             if (preg_match(self::POINTER, $change->at) !== 1) {
                 throw InvalidDocument::at(Reason::quote($change->at), Reason::of('field.unknown', ['text' => Reason::quote($change->at), 'known' => array_keys($fields)]));
@@ -46,10 +45,10 @@ final class SpecEditor
 
                 continue;
             }
-            if ($change->at === '/system' && $change->to !== $design->request->system->value) {
+            if ($change->at === '/system' && $change->to !== $request->system->value) {
                 $spec = self::with($spec, self::STEPS_OF_SYSTEM);
             }
-            $spec = self::with($spec, [$change->at => self::meant($change, $design->request->system, isset($fields[$change->at]))]);
+            $spec = self::with($spec, [$change->at => self::meant($change, $request->system, isset($fields[$change->at]))]);
         }
 
         return $spec;

@@ -62,9 +62,10 @@ final readonly class SpecReader
             return null;
         }
         $make = is_string($id) ? $this->makes->find($id) : null;
-        $make ?? $in->problem('/make', Reason::of('make.unknown', [
-            'text' => Reason::quote(is_string($id) ? $id : get_debug_type($id)), 'known' => $this->makes->ids(),
-        ]));
+        if ($make === null) {
+            $text = Reason::quote(is_string($id) ? $id : get_debug_type($id));
+            $in->problem('/make', Reason::of('make.unknown', ['text' => $text, 'known' => $this->makes->ids()]));
+        }
 
         return $make;
     }

@@ -985,6 +985,7 @@ export interface components {
             cuts: number[][];
             mountains: number[][];
             valleys: number[][];
+            faces: number[][][];
         };
         ShelfCard: {
             id: string;

@@ -54,12 +54,13 @@ export function LengthField(props: LengthFieldProps) {
           </span>
         )}
         <input
-          className={`col-start-1 row-start-1 w-full min-w-6 bg-transparent font-[inherit] outline-none ${
+          className={`col-start-1 row-start-1 w-0 min-w-full bg-transparent font-[inherit] outline-none ${
             !isFocused && draft === undefined ? 'opacity-0' : ''
           }`}
           aria-label={label}
           aria-invalid={problem !== undefined}
           aria-describedby={problem === undefined ? undefined : errorId}
+          size={1}
           autoComplete="off"
           spellCheck={false}
           inputMode="text"

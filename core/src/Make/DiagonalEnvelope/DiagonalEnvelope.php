@@ -57,6 +57,13 @@ final readonly class DiagonalEnvelope implements Make
         ];
     }
 
+    public function chosenLengths(SizingRequest $request): array
+    {
+        return $request->options->choice('method') === self::SCORE
+            ? ['seam' => $request->options->length('seam') ?? $request->tools->notch]
+            : [];
+    }
+
     /** A sizes lie in the C envelopes as ISO 269 pairs them (14 × 9 mm more); else 1/4 in along and 1/8 in across, common practice. */
     public function usualClearance(Item $item): Clearance
     {
@@ -75,10 +82,9 @@ final readonly class DiagonalEnvelope implements Make
         $height = self::needed($request, Dimension::Height);
         $isUpright = $width->figure()->isLessThan($height->figure());
         [$wide, $high] = $isUpright ? [$height, $width] : [$width, $height];
-        $seam = $request->options->length('seam') ?? $request->tools->notch;
         $layout = $request->options->choice('method') === self::PUNCH
             ? PunchLayout::of($wide, $high, $request->tools)
-            : ScoreLayout::of($wide, $high, $seam, $request->tools);
+            : ScoreLayout::of($wide, $high, $this->chosenLengths($request)['seam'], $request->tools);
         $square = $layout->square;
         $pattern = $square->envelope($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
         $folding = Folding::of($pattern);
@@ -97,10 +103,7 @@ final readonly class DiagonalEnvelope implements Make
         $closed = new Extents($face->width->plus($t), $face->height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
         $fits = new Fits($request, $layout, $isUpright);
 
-        return new Design(
-            $request, [$piece], $inside, $closed, $fits->all($width, $height, $inside), Work::steps($piece, $request),
-            $request->options->choice('method') === self::SCORE ? ['seam' => $seam] : [],
-        );
+        return new Design($request, [$piece], $inside, $closed, $fits->all($width, $height, $inside), Work::steps($piece, $request));
     }
 
     public function remedies(string $fit, Design $design): array

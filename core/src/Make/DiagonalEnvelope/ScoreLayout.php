@@ -45,7 +45,7 @@ final class ScoreLayout
             [
                 ...self::pair(Axis::Diagonal, ['top-left' => TurnedSquare::LEFT, 'bottom-right' => TurnedSquare::RIGHT],
                     $middle->minus($halfWide), self::madeOf($half, $wide, $standoff, $middle->minus($halfWide)), $standoff, 1),
-                ...self::pair(Axis::CrossDiagonal, ['bottom-left' => TurnedSquare::BOTTOM, 'top-right' => TurnedSquare::TOP],
+                ...self::pair(Axis::CrossDiagonal, ['top-right' => TurnedSquare::TOP, 'bottom-left' => TurnedSquare::BOTTOM],
                     $middle->minus($halfHigh), self::madeOf($half, $high, $standoff, $middle->minus($halfHigh)), $standoff, 3),
             ],
             new TurnedSquare($side->toMillimetres(), $halfWide->toMillimetres() * 2, $halfHigh->toMillimetres() * 2),

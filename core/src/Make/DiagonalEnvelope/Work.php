@@ -27,35 +27,34 @@ final class Work
     {
         $isPunched = $request->options->choice('method') === DiagonalEnvelope::PUNCH;
         $of = fn (MeasureKind $kind): array => array_keys(array_filter($piece->measures, fn ($measure) => $measure->kind === $kind));
-        $step = fn (Deed $do, mixed ...$more): WorkStep => new WorkStep($do, $piece->id, ...$more);
         $trims = $of(MeasureKind::Trim);
         $topAdvice = $request->item->stack()->isMoreThan(self::bulkyFrom()) ? ['fold-the-top-by-hand'] : [];
 
         return [
-            $step(Deed::Cut, with: ToolKind::Trimmer, measures: $of(MeasureKind::Cut), advice: ['try-on-plain-paper']),
-            ...($isPunched ? self::punching($of(MeasureKind::Punch), $step) : self::scoring($of(MeasureKind::Score), $step)),
-            ...($trims === [] ? [] : [$step(Deed::Trim, with: ToolKind::Trimmer, measures: $trims)]),
-            $step(Deed::RoundCorners, faces: [TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP]),
-            $step(Deed::Fold, faces: [TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP], onto: TurnedSquare::FACE, advice: $topAdvice),
-            $step(Deed::TryFit, advice: ['lay-it-in']),
-            $step(Deed::Glue, faces: [TurnedSquare::BOTTOM], onto: TurnedSquare::LEFT, advice: ['leave-the-top-free']),
-            $step(Deed::Fill),
-            $step(Deed::Close, faces: [TurnedSquare::TOP], onto: TurnedSquare::BOTTOM),
+            new WorkStep(Deed::Cut, $piece->id, with: ToolKind::Trimmer, measures: $of(MeasureKind::Cut), advice: ['try-on-plain-paper']),
+            ...($isPunched ? self::punching($of(MeasureKind::Punch), $piece->id) : self::scoring($of(MeasureKind::Score), $piece->id)),
+            ...($trims === [] ? [] : [new WorkStep(Deed::Trim, $piece->id, with: ToolKind::Trimmer, measures: $trims)]),
+            new WorkStep(Deed::RoundCorners, $piece->id, faces: [TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP]),
+            new WorkStep(Deed::Fold, $piece->id, faces: [TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP], onto: TurnedSquare::FACE, advice: $topAdvice),
+            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
+            new WorkStep(Deed::Glue, $piece->id, faces: [TurnedSquare::BOTTOM], onto: TurnedSquare::LEFT, advice: ['leave-the-top-free']),
+            new WorkStep(Deed::Fill, $piece->id),
+            new WorkStep(Deed::Close, $piece->id, faces: [TurnedSquare::TOP], onto: TurnedSquare::BOTTOM),
         ];
     }
 
     /**
      * @param list<int> $marks
-     * @param callable(Deed, mixed...): WorkStep $step
+     * @param string $piece its id
      * @return list<WorkStep>
      */
-    private static function punching(array $marks, callable $step): array
+    private static function punching(array $marks, string $piece): array
     {
         $steps = [];
         foreach ($marks as $i => $mark) {
-            $i === 3 && $steps[] = $step(Deed::TryFit, advice: ['before-the-last-score']);
-            $steps[] = $step(
-                Deed::Punch, with: ToolKind::PunchBoard, measures: [$mark], quarterTurns: $i === 0 ? 0 : 1,
+            $i === 3 && $steps[] = new WorkStep(Deed::TryFit, $piece, advice: ['before-the-last-score']);
+            $steps[] = new WorkStep(
+                Deed::Punch, $piece, with: ToolKind::PunchBoard, measures: [$mark], quarterTurns: $i === 0 ? 0 : 1,
                 advice: $i === 1 ? ['line-up-by-the-score'] : [],
             );
         }
@@ -67,20 +66,20 @@ final class Work
      * Opposite corners share a setting: half a turn between them, a quarter to the other diagonal.
      *
      * @param list<int> $scores
-     * @param callable(Deed, mixed...): WorkStep $step
+     * @param string $piece its id
      * @return list<WorkStep>
      */
-    private static function scoring(array $scores, callable $step): array
+    private static function scoring(array $scores, string $piece): array
     {
         $steps = [];
         foreach ($scores as $i => $score) {
-            $i === 3 && $steps[] = $step(Deed::TryFit, advice: ['before-the-last-score']);
-            $steps[] = $step(
-                Deed::Score, with: ToolKind::ScoringBoard, measures: [$score], quarterTurns: [0, 2, 1, 2][$i],
+            $i === 3 && $steps[] = new WorkStep(Deed::TryFit, $piece, advice: ['before-the-last-score']);
+            $steps[] = new WorkStep(
+                Deed::Score, $piece, with: ToolKind::ScoringBoard, measures: [$score], quarterTurns: [0, 2, 1, 2][$i] ?? 0,
                 advice: $i === 0 ? ['mark-the-middle-groove'] : [],
             );
         }
-        $steps[] = $step(Deed::Notch, faces: [TurnedSquare::FACE]);
+        $steps[] = new WorkStep(Deed::Notch, $piece, faces: [TurnedSquare::FACE]);
 
         return $steps;
     }

@@ -19,7 +19,9 @@ export function Thumbnail({ drawing }: { drawing: Drawing }) {
       aria-hidden="true"
     >
       <g transform={`rotate(${turn}) scale(1 -1) translate(${-width / 2} ${-height / 2})`}>
-        <rect width={width} height={height} className="fill-paper" />
+        {drawing.faces.map((ring, i) => (
+          <polygon key={i} points={ring.map((point) => point.join(',')).join(' ')} className="fill-paper" />
+        ))}
         {LAYERS.map(({ lines, stroke, dash }) =>
           drawing[lines].map(([x1, y1, x2, y2], i) => (
             <line

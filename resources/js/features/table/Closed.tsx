@@ -18,10 +18,10 @@ export function Closed({ design, piece }: { design: Sized; piece: Piece }) {
   const [top, bottom] = [Math.min(...all.map(([, y]) => y)), Math.max(...all.map(([, y]) => y))]
   const line = (right - left) / 130
   return (
-    <figure className="flex items-center gap-3 rounded-xl bg-panel/85 px-3 py-2">
+    <figure className="w-32 text-center">
       <svg
         viewBox={`${left - line} ${top - line} ${right - left + 2 * line} ${bottom - top + 2 * line}`}
-        className="h-16 w-24"
+        className="mx-auto h-24 w-32"
         role="img"
         aria-label={words('closed.label')}
       >
@@ -39,8 +39,8 @@ export function Closed({ design, piece }: { design: Sized; piece: Piece }) {
       <figcaption className="text-[0.95rem] leading-tight text-soft">
         {words('closed.caption')}
         <span className="block text-lg text-ink">
-          <Figure text={design.closed.text.width.replace('≈ ', '')} unit={false} /> ×{' '}
-          <Figure text={design.closed.text.height.replace('≈ ', '')} />
+          <Figure text={design.closed.text.width} unit={false} /> ×{' '}
+          <Figure text={design.closed.text.height} />
         </span>
       </figcaption>
     </figure>

@@ -1,5 +1,6 @@
 import type { Change, Check } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { Said } from '@/ui/Said'
 import { words } from '@/words'
 
 interface FitsProps {
@@ -31,11 +32,10 @@ export function Fits({ checks, onRemedy }: FitsProps) {
           {!check.ok && (
             <div className="mx-2 mb-2 rounded-lg border border-warn bg-warn-wash p-3 text-warn">
               <p className="leading-snug">
-                {words(`check.${check.id}.fails`, {
-                  need: check.text.need,
-                  have: check.text.have,
-                  short: check.text.slack.replace('-', ''),
-                })}
+                <Said
+                  of={`check.${check.id}.fails`}
+                  params={{ need: check.text.need, have: check.text.have, short: check.text.slack.replace('-', '') }}
+                />
               </p>
               {check.remedies.map((remedy) => (
                 <button
@@ -44,7 +44,9 @@ export function Fits({ checks, onRemedy }: FitsProps) {
                   className="mt-2 flex min-h-11 w-full cursor-pointer items-center rounded-lg border border-warn bg-panel px-3 py-1.5 text-left font-semibold hover:bg-paper"
                   onClick={() => onRemedy(remedy.edits as Change[])}
                 >
-                  {remedyWords(remedy.id, remedy.params)}
+                  <span>
+                    <Said of={`remedy.${remedy.id}`} params={remedyParams(remedy.params)} />
+                  </span>
                 </button>
               ))}
               {check.remedies.length === 0 && <p className="mt-1">{words('check.no-remedy')}</p>}
@@ -56,11 +58,11 @@ export function Fits({ checks, onRemedy }: FitsProps) {
   )
 }
 
-function remedyWords(id: string, params: Record<string, string>): string {
-  const named = Object.fromEntries(
+/** A sheet goes by its name in the language, other values are lengths. */
+function remedyParams(params: Record<string, string>): Record<string, string> {
+  return Object.fromEntries(
     Object.entries(params).map(([name, value]) => [name, name === 'sheet' ? words(`size.${value}`) : value]),
   )
-  return words(`remedy.${id}`, named)
 }
 
 /** From the least that would do on the left: what was asked for as a tick, what there is as a bar, what a slip would leave in full strength. */

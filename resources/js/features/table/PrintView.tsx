@@ -106,7 +106,7 @@ function MeasureTable({ design }: { design: Sized }) {
             </th>
             <td className="py-2 text-right text-lg">
               <Figure text={design.inside.text.width} unit={false} /> ×{' '}
-              <Figure text={design.inside.text.height.replace('≈ ', '')} />
+              <Figure text={design.inside.text.height} />
             </td>
           </tr>
         </tbody>

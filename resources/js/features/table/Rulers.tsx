@@ -4,6 +4,10 @@ import { marksOf, ticksOf, type View } from './geometry'
 
 const TICK_PX = [5, 8, 11, 16] as const
 const GAP_PX = 8
+const LABEL_PX = 48
+
+/** A ruler's own numbers keep this far from a setting marked on it. */
+const CLEAR_PX = { top: 34, left: 24 }
 
 interface RulersProps {
   view: View
@@ -19,6 +23,8 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
   const top = ticksOf(view.reach[0], design.system, view.scale)
   const left = ticksOf(view.reach[1], design.system, view.scale)
   const marks = marksOf(piece.measures)
+  const isHidden = (ruler: 'top' | 'left', at: number) =>
+    marks.some((mark) => mark.ruler === ruler && Math.abs(mark.at - at) * view.scale < CLEAR_PX[ruler])
   const baseX = x0 - GAP_PX
   const baseY = y0 - GAP_PX
 
@@ -31,7 +37,7 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
           return (
             <g key={at}>
               <line x1={x} x2={x} y1={baseY} y2={baseY - TICK_PX[size]} />
-              {label && (
+              {label && !isHidden('top', at) && (
                 <text x={x} y={baseY - 20} textAnchor="middle" stroke="none" className="text-[13px]">
                   {label}
                 </text>
@@ -45,7 +51,7 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
           return (
             <g key={at}>
               <line y1={y} y2={y} x1={baseX} x2={baseX - TICK_PX[size]} />
-              {label && (
+              {label && !isHidden('left', at) && (
                 <text
                   x={baseX - 20}
                   y={y}
@@ -77,13 +83,13 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
           >
             <polygon points={pointer} className={isLit ? 'fill-ink' : 'fill-live'} />
             <foreignObject
-              x={ruler === 'top' ? x - 60 : x - 46}
-              y={ruler === 'top' ? y - 39 : y - 40}
-              width={ruler === 'top' ? 120 : 60}
+              x={ruler === 'top' ? x - 60 : x - 14 - LABEL_PX}
+              y={ruler === 'top' ? y - 39 : y - 14}
+              width={ruler === 'top' ? 120 : LABEL_PX}
               height="28"
             >
-              <div className={`flex h-full items-center ${ruler === 'top' ? 'justify-center' : 'justify-start'}`}>
-                <span className={`rounded bg-table px-1 text-[17px] font-semibold ${isLit ? 'text-ink' : 'text-live'}`}>
+              <div className={`flex h-full items-center ${ruler === 'top' ? 'justify-center' : 'justify-end'}`}>
+                <span className={`text-[17px] font-semibold ${isLit ? 'text-ink' : 'text-live'}`}>
                   <Figure text={piece.measures[measure]?.text ?? ''} unit={false} />
                 </span>
               </div>

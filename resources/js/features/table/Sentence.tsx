@@ -108,7 +108,7 @@ function NamedSizes({ book, view, catalogue }: SentenceProps) {
   })
   return (
     <ChoicePart
-      className="mx-0.5 inline-flex h-9 min-w-9 cursor-pointer items-center justify-center rounded-md align-middle text-live hover:bg-live-wash data-[state=open]:bg-live-wash"
+      className="relative inline-flex h-9 w-7 cursor-pointer after:absolute after:-inset-x-2 after:-inset-y-1 after:content-[''] items-center justify-center rounded-md align-middle text-live hover:bg-live-wash data-[state=open]:bg-live-wash"
       label={words('field.size-by-name')}
       value={now?.id ?? ''}
       face={<ChevronsUpDown aria-hidden="true" className="size-5" />}

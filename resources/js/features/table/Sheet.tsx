@@ -5,8 +5,12 @@ import { useSize } from '@/ui/useSize'
 import { Rulers } from './Rulers'
 import { middle, path, viewOf, type XY } from './geometry'
 
-const RULER_PX = 46
+const RULER_PX = 68
+const TOP_PX = 46
 const EDGE_PX = 20
+
+/** Room on the right for the closed picture. */
+const ASIDE_PX = 130
 
 const STROKES: Record<string, { className: string; dash?: string; width: number }> = {
   B: { className: 'stroke-ink', width: 1.7 },
@@ -20,17 +24,20 @@ interface SheetProps {
   piece: Piece
   /** The measure that is pointed at, as an index into the piece's measures. */
   lit: number | null
+  /** Whether to leave room for a picture beside it. */
+  hasAside?: boolean
   onLight: (measure: number | null) => void
 }
 
 /** The sheet as it lies on its tool, to scale: cuts, scores, glue, and what it holds. */
-export function Sheet({ design, piece, lit, onLight }: SheetProps) {
+export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetProps) {
+  const aside = hasAside ? ASIDE_PX : 0
   const [ref, size] = useSize<HTMLDivElement>()
   const room = {
     left: RULER_PX,
-    top: RULER_PX,
-    width: Math.max(10, size.width - RULER_PX - EDGE_PX),
-    height: Math.max(10, size.height - RULER_PX - EDGE_PX),
+    top: TOP_PX,
+    width: Math.max(10, size.width - RULER_PX - aside - EDGE_PX),
+    height: Math.max(10, size.height - TOP_PX - EDGE_PX),
   }
   const view = viewOf(piece, room)
   const { fold } = piece

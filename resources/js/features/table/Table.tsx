@@ -82,8 +82,8 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]">
           <section aria-label={words('sheet.section')} className="relative flex min-h-0 flex-col px-4 pt-3 pb-2">
             <div className="relative min-h-0 flex-1">
-              <Sheet design={design} piece={piece} lit={lit} onLight={setLit} />
-              <div className="absolute right-0 bottom-0">
+              <Sheet hasAside design={design} piece={piece} lit={lit} onLight={setLit} />
+              <div className="absolute top-1 right-0">
                 <Closed design={design} piece={piece} />
               </div>
             </div>

@@ -1,0 +1,76 @@
+# What bin/start and bin/test share: finding out what is missing and installing it. Sourced, not run.
+
+cd "$(dirname "${BASH_SOURCE[0]}")/.."
+export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
+
+say() { printf '%s\n' "$*"; }
+fail() { printf 'Gimbo: %s\n' "$*" >&2; exit 1; }
+
+# need_packages DEBIAN_PACKAGE=WHAT…: installs the packages whose program, php:extension or python:module is not there.
+need_packages() {
+  local missing=()
+  local pair package program
+  for pair in "$@"; do
+    package=${pair%%=*} program=${pair#*=}
+    case $program in
+      php:*) php -m 2>/dev/null | grep -qix "${program#php:}" || missing+=("$package") ;;
+      python:*) /usr/bin/python3 -c "import ${program#python:}" 2>/dev/null || missing+=("$package") ;;
+      *) command -v "$program" >/dev/null 2>&1 || missing+=("$package") ;;
+    esac
+  done
+  [ ${#missing[@]} -eq 0 ] && return 0
+  local install="apt-get install -y --no-install-recommends ${missing[*]}"
+  if ! command -v apt-get >/dev/null 2>&1 || [ "$(id -u)" != 0 ]; then
+    fail "these packages are missing and may not be installed from here. As root, run: $install"
+  fi
+  say "Installing ${missing[*]} …"
+  local log
+  log=$(mktemp)
+  if ! { apt-get update -qq && DEBIAN_FRONTEND=noninteractive $install -qq; } >"$log" 2>&1; then
+    tail -n 15 "$log" >&2
+    fail "could not install. By hand, as root: $install"
+  fi
+  rm -f "$log"
+}
+
+# changed STAMP FILE…: whether any file is newer than the last time the stamp was made from them.
+changed() {
+  local stamp=storage/framework/$1.stamp
+  shift
+  [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$(cat "$@" | cksum)" ] && return 1
+  return 0
+}
+
+stamp() {
+  local stamp=storage/framework/$1.stamp
+  shift
+  cat "$@" | cksum >"$stamp"
+}
+
+install_php_packages() {
+  if [ ! -d vendor ] || changed composer composer.json; then
+    say 'Installing PHP packages …'
+    composer install --quiet --no-scripts || fail 'composer install did not succeed.'
+    stamp composer composer.json
+  fi
+}
+
+install_node_packages() {
+  if [ ! -d node_modules ] || changed npm package-lock.json; then
+    say 'Installing front-end packages …'
+    PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --silent --no-audit --no-fund || fail 'npm ci did not succeed.'
+    stamp npm package-lock.json
+  fi
+}
+
+front_end_sources() { find resources lang vite.config.ts -type f | LC_ALL=C sort; }
+
+build_front_end() {
+  local sources
+  mapfile -t sources < <(front_end_sources)
+  if [ ! -f public/build/manifest.json ] || changed build "${sources[@]}"; then
+    say 'Building the screens …'
+    npx vite build --logLevel warn || fail 'the build did not succeed.'
+    stamp build "${sources[@]}"
+  fi
+}
