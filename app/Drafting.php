@@ -34,7 +34,7 @@ final readonly class Drafting
 
     public function draft(Design $design): Draft
     {
-        $document = $design->current()->toDocument();
+        $document = $design->toDocument();
 
         return new Draft($design, $document, $this->sizing->size($document->spec));
     }
@@ -50,25 +50,22 @@ final readonly class Drafting
     {
         return DB::transaction(function () use ($id, $editId, $gesture, $changes): Draft {
             $design = Design::query()->findOrFail($id);
-            if (AppliedEdit::query()->whereKey($editId)->exists()) {
+            if (AppliedEdit::query()->insertOrIgnore(['id' => $editId, 'design_id' => $id, 'applied_at' => self::now()]) === 0) {
                 return $this->draft($design);
             }
-            $current = $design->current();
-            $before = $current->toDocument();
+            $before = $design->toDocument();
             $after = $this->changed($before, $changes);
-            $isMore = $after->toArray() != $before->toArray();
-            $isSameGesture = $gesture !== null && $current->gesture === $gesture;
-            if ($isMore && ! $isSameGesture) {
+            if ($after->toArray() == $before->toArray()) {
+                return $this->draft($design);
+            }
+            if ($gesture === null || $design->gesture !== $gesture) {
                 $design->revision++;
+                $design->gesture = $gesture;
             }
-            $draft = $this->shelved($design, $after);
-            if ($isMore) {
-                $design->revisions()->where('number', '>=', $design->revision)->delete();
-                $design->revisions()->create(['number' => $design->revision, 'document' => $after->toArray(), 'gesture' => $gesture]);
-            }
-            AppliedEdit::query()->create(['id' => $editId, 'design_id' => $design->id]);
+            $design->revisions()->where('number', '>=', $design->revision)->delete();
+            $design->revisions()->create(['number' => $design->revision, 'document' => $after->toArray()]);
 
-            return $draft;
+            return $this->shelved($design, $after);
         });
     }
 
@@ -77,12 +74,13 @@ final readonly class Drafting
     {
         return DB::transaction(function () use ($id, $from, $by): Draft {
             $design = Design::query()->findOrFail($id);
-            if ($design->revision !== $from || ! $design->revisions()->where('number', $from + $by)->exists()) {
+            $there = $design->revision === $from ? $design->revisions()->where('number', $from + $by)->first() : null;
+            if ($there === null) {
                 return $this->draft($design);
             }
-            $design->revision += $by;
+            $design->fill(['revision' => $there->number, 'document' => $there->document, 'gesture' => null]);
 
-            return $this->shelved($design, $design->current()->toDocument());
+            return $this->shelved($design, $design->toDocument());
         });
     }
 
@@ -98,6 +96,11 @@ final readonly class Drafting
         return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges));
     }
 
+    private static function now(): string
+    {
+        return gmdate('Y-m-d\TH:i:s\Z');
+    }
+
     /** Sizes the document and saves on the design what the shelf shows of it. */
     private function shelved(Design $design, DesignDocument $document): Draft
     {
@@ -105,8 +108,10 @@ final readonly class Drafting
         $draft = new Draft($design, $document, $sized);
         $design->fill([
             'name' => $document->name,
+            'document' => $document->toArray(),
             'drawing' => ThumbnailWriter::write($sized->pieces[0]),
             'summary' => $draft->summary(),
+            'saved_at' => self::now(),
         ])->save();
 
         return $draft;

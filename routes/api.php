@@ -7,10 +7,12 @@ use App\Http\Controllers\DesignController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandOnController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\SizingController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json((object) []));
 Route::get('catalogue', CatalogueController::class);
+Route::post('size', SizingController::class);
 
 Route::get('designs', [DesignController::class, 'index']);
 Route::post('designs', [DesignController::class, 'store']);
@@ -24,7 +26,6 @@ Route::post('designs/{design}/edits', [EditController::class, 'store']);
 Route::post('designs/{design}/undo', [EditController::class, 'undo']);
 Route::post('designs/{design}/redo', [EditController::class, 'redo']);
 
-Route::get('designs/{design}/sizing/{system}', [HandOnController::class, 'sizing']);
 Route::get('designs/{design}/design.json', [HandOnController::class, 'json']);
 Route::get('designs/{design}/{piece}.svg', [HandOnController::class, 'svg']);
 Route::get('designs/{design}/{piece}.fold', [HandOnController::class, 'fold']);

@@ -9,5 +9,5 @@ use Illuminate\Support\Facades\Artisan;
 Artisan::command('gimbo:tend', function (): void {
     app(DemoSeeder::class)->run(app(App\Drafting::class));
     // An edit is sent again within minutes, never after weeks.
-    AppliedEdit::query()->where('created_at', '<', now()->subWeeks(2))->delete();
+    AppliedEdit::query()->where('applied_at', '<', gmdate('Y-m-d', time() - 14 * 86_400))->delete();
 })->purpose('Puts the demo on an empty shelf and clears what is no longer needed');

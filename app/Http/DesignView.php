@@ -29,7 +29,8 @@ final readonly class DesignView
             'revision' => $design->revision,
             'canUndo' => $design->revision > 1,
             'canRedo' => $design->revisions()->where('number', '>', $design->revision)->exists(),
-            'savedAt' => $design->updated_at->toIso8601ZuluString(),
+            'savedAt' => $design->saved_at,
+            'spec' => $draft->document->spec,
             'fields' => (object) $this->fields($draft->sized),
             'choices' => (object) $this->choices($draft->sized),
             'design' => DesignWriter::write($draft->sized),
@@ -40,7 +41,7 @@ final readonly class DesignView
     public static function onShelf(Design $design): array
     {
         return [
-            'id' => $design->id, 'name' => $design->name, 'savedAt' => $design->updated_at->toIso8601ZuluString(),
+            'id' => $design->id, 'name' => $design->name, 'savedAt' => $design->saved_at,
             'drawing' => $design->drawing, 'summary' => $design->summary,
         ];
     }

@@ -11,10 +11,11 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property string $id
  * @property string $design_id
+ * @property string $applied_at ISO 8601, UTC
  */
 final class AppliedEdit extends Model
 {
-    public const UPDATED_AT = null;
+    public $timestamps = false;
 
     public $incrementing = false;
 

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Gimbo\Core\Exchange\DesignDocument;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Illuminate\Support\Carbon;
-use LogicException;
 
 /**
  * A design on the shelf: a chain of revisions and the one the maker sees.
@@ -17,19 +16,22 @@ use LogicException;
  * @property string $id
  * @property int $revision
  * @property string $name
+ * @property array<string, mixed> $document of the current revision
+ * @property ?string $gesture that made it: edits of one gesture (one stay in a field) share a revision
  * @property array<string, mixed> $drawing
  * @property array<string, mixed> $summary
- * @property Carbon $created_at
- * @property Carbon $updated_at
+ * @property string $saved_at ISO 8601, UTC
  */
 final class Design extends Model
 {
     use HasUuids;
     use SoftDeletes;
 
+    public $timestamps = false;
+
     protected $guarded = [];
 
-    protected $casts = ['drawing' => 'array', 'summary' => 'array', 'revision' => 'integer'];
+    protected $casts = ['document' => 'array', 'drawing' => 'array', 'summary' => 'array', 'revision' => 'integer'];
 
     /** @return HasMany<Revision, $this> */
     public function revisions(): HasMany
@@ -37,8 +39,9 @@ final class Design extends Model
         return $this->hasMany(Revision::class);
     }
 
-    public function current(): Revision
+    /** Trusted: nothing is saved that was not read and sized before. */
+    public function toDocument(): DesignDocument
     {
-        return $this->revisions()->where('number', $this->revision)->first() ?? throw new LogicException('A design without its revision.');
+        return DesignDocument::of($this->document['name'] ?? null, (array) ($this->document['spec'] ?? []));
     }
 }

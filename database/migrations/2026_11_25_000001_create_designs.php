@@ -15,12 +15,16 @@ return new class extends Migration
             // The revision the maker sees; those after it are what redo goes back to.
             $table->unsignedInteger('revision');
             $table->string('name');
+            // The document of that revision, and the gesture that made it.
+            $table->json('document');
+            $table->string('gesture', 64)->nullable();
             // What the shelf draws, worked out when the revision was saved.
             $table->json('drawing');
             $table->json('summary');
-            $table->timestamps();
+            // When it was last changed, as ISO 8601 in UTC: it sorts as it stands.
+            $table->string('saved_at', 24);
             $table->softDeletes();
-            $table->index(['deleted_at', 'updated_at']);
+            $table->index(['deleted_at', 'saved_at']);
         });
 
         Schema::create('revisions', function (Blueprint $table): void {
@@ -28,9 +32,6 @@ return new class extends Migration
             $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();
             $table->unsignedInteger('number');
             $table->json('document');
-            // Edits of one gesture (one stay in a field) share a revision.
-            $table->string('gesture', 64)->nullable();
-            $table->timestamp('created_at');
             $table->unique(['design_id', 'number']);
         });
 
@@ -38,7 +39,7 @@ return new class extends Migration
             // A retry after a lost answer must not apply twice.
             $table->uuid('id')->primary();
             $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();
-            $table->timestamp('created_at')->index();
+            $table->string('applied_at', 24)->index();
         });
     }
 

@@ -21,7 +21,7 @@ final readonly class DesignController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->all())]);
+        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->orderByDesc('saved_at')->orderByDesc('id')->get()->all())]);
     }
 
     /** Starts a design from `{"name": …, "spec": {…}}`. */
@@ -41,7 +41,7 @@ final readonly class DesignController
     public function copy(Design $design, Request $request): JsonResponse
     {
         $name = JsonBody::of($request)->object()['name'] ?? null;
-        $copy = $this->drafting->start(DesignDocument::of($name, $design->current()->toDocument()->spec));
+        $copy = $this->drafting->start(DesignDocument::of($name, $design->toDocument()->spec));
 
         return new JsonResponse($this->view->of($copy), 201);
     }

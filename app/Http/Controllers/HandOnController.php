@@ -7,18 +7,13 @@ namespace App\Http\Controllers;
 use App\Drafting;
 use App\Models\Design;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Exchange\SvgFile;
-use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Change;
-use Gimbo\Core\Sizing;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What leaves Gimbo: templates, patterns, the design itself, and its figures in the other system. */
+/** What leaves Gimbo: templates, patterns and the design itself. */
 final readonly class HandOnController
 {
     private const READABLE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
@@ -27,18 +22,9 @@ final readonly class HandOnController
     {
     }
 
-    /** The same request in either system: a second rounding of one exact design. */
-    public function sizing(Design $design, string $system, Sizing $sizing): JsonResponse
-    {
-        $wanted = System::tryFrom($system) ?? throw new NotFoundHttpException;
-        $spec = $sizing->edited($design->current()->toDocument()->spec, [Change::set('/system', $wanted->value)]);
-
-        return new JsonResponse(DesignWriter::write($sizing->size($spec)));
-    }
-
     public function json(Design $design): Response
     {
-        return self::file(json_encode($design->current()->toDocument()->toArray(), self::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
+        return self::file(json_encode($design->toDocument()->toArray(), self::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
     }
 
     public function svg(Design $design, string $piece): Response

@@ -15,7 +15,11 @@ use Gimbo\Core\Geometry\Vector;
  */
 final readonly class FoldedBox
 {
+    /** Volumes (mm³) and areas (mm²) this close are one: the first frame found is kept. */
     private const SAME_MM3 = 1e-3;
+
+    /** Cosines this close to 0 or 1 are right or no angles: rounding through a chain of rotations. */
+    private const SAME_DIRECTION = 1e-9;
 
     private function __construct(public float $width, public float $height, public float $depth)
     {
@@ -54,9 +58,14 @@ final readonly class FoldedBox
     /** @param array<int, Vector> $axes */
     private static function nearest(Vector $direction, array $axes): int
     {
-        $shares = array_map(fn (Vector $axis) => abs($axis->dot($direction)), $axes);
+        $nearest = 0;
+        $most = -1.0;
+        foreach ($axes as $i => $axis) {
+            $share = abs($axis->dot($direction));
+            $share > $most && [$nearest, $most] = [$i, $share];
+        }
 
-        return (int) array_search(max($shares), $shares, true);
+        return $nearest;
     }
 
     /** @return iterable<array{Vector, Vector, Vector}> one frame for each different direction of box */
@@ -66,8 +75,13 @@ final readonly class FoldedBox
         foreach ($folding->faces as $corners) {
             $n = count($corners);
             $normal = Overlap::normal($corners);
+            $tried = [];
             foreach ($corners as $i => $corner) {
                 $along = $corners[($i + 1) % $n]->minus($corner)->unit();
+                if (self::isSquareToOneOf($along, $tried)) {
+                    continue;
+                }
+                $tried[] = $along;
                 $axes = [$along, $normal->cross($along), $normal];
                 $key = array_map(self::directionKey(...), $axes);
                 sort($key);
@@ -78,6 +92,23 @@ final readonly class FoldedBox
                 }
             }
         }
+    }
+
+    /**
+     * Whether a direction gives the same frame as one of the others in its plane: along it or square to it.
+     *
+     * @param list<Vector> $others
+     */
+    private static function isSquareToOneOf(Vector $direction, array $others): bool
+    {
+        foreach ($others as $other) {
+            $cosine = abs($direction->dot($other));
+            if ($cosine < self::SAME_DIRECTION || $cosine > 1 - self::SAME_DIRECTION) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The same for a direction and its opposite. */

@@ -24,10 +24,9 @@ final readonly class Folding
     /** Folded by a share of the assembled state's angles: 0 is the flat sheet, 1 the finished thing. */
     public static function of(Pattern $pattern, float $share = 1.0): self
     {
-        $flat = array_map(Vector::onSheet(...), $pattern->vertices);
         $faces = [];
         foreach (self::motions($pattern, $share) as $face => $motion) {
-            $faces[$face] = array_map(fn (int $v) => $motion->applyTo($flat[$v]), $pattern->faces[$face]->vertices);
+            $faces[$face] = array_map(fn (int $v) => $motion->of($pattern->vertices[$v]), $pattern->faces[$face]->vertices);
         }
         ksort($faces);
 
@@ -52,6 +51,19 @@ final readonly class Folding
         }
 
         return $gap;
+    }
+
+    /** Whether a face of a flat fold lies wrong side up: seen from above, its corners run clockwise. */
+    public function isTurnedOver(int $face): bool
+    {
+        $double = 0.0;
+        $last = $this->faces[$face][count($this->faces[$face]) - 1];
+        foreach ($this->faces[$face] as $corner) {
+            $double += $last->x * $corner->y - $corner->x * $last->y;
+            $last = $corner;
+        }
+
+        return $double < 0;
     }
 
     /** @return array<int, Motion> by face */

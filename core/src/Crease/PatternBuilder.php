@@ -142,16 +142,25 @@ final class PatternBuilder
     private function withVerticesBetween(array $ring): array
     {
         $full = [];
+        $near = Tolerance::SAME_POINT_MM;
         foreach ($ring as $i => $from) {
             $full[] = $from;
-            $side = new Segment($this->vertices[$from], $this->vertices[$ring[($i + 1) % count($ring)]]);
-            [$left, $right] = [min($side->from->x, $side->to->x), max($side->from->x, $side->to->x)];
-            [$low, $high] = [min($side->from->y, $side->to->y), max($side->from->y, $side->to->y)];
+            [$a, $b] = [$this->vertices[$from], $this->vertices[$ring[($i + 1) % count($ring)]]];
+            [$left, $right] = $a->x < $b->x ? [$a->x, $b->x] : [$b->x, $a->x];
+            [$low, $high] = $a->y < $b->y ? [$a->y, $b->y] : [$b->y, $a->y];
+            $along = $b->minus($a);
+            $far = $near * (abs($along->x) + abs($along->y));
             $between = [];
             foreach ($this->vertices as $v => $point) {
-                $near = $point->x > $left - 1 && $point->x < $right + 1 && $point->y > $low - 1 && $point->y < $high + 1;
-                if ($near && $side->containsStrictly($point)) {
-                    $between[$v] = $point->minus($side->from)->length();
+                if ($point->x < $left - $near || $point->x > $right + $near || $point->y < $low - $near || $point->y > $high + $near) {
+                    continue;
+                }
+                // Far from the line: most points, told without a segment's arithmetic.
+                if (abs($along->x * ($point->y - $a->y) - $along->y * ($point->x - $a->x)) > $far) {
+                    continue;
+                }
+                if ((new Segment($a, $b))->containsStrictly($point)) {
+                    $between[$v] = $point->minus($a)->length();
                 }
             }
             asort($between);

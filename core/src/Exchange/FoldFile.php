@@ -8,7 +8,6 @@ use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Edge;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Folding;
-use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
@@ -109,7 +108,7 @@ final class FoldFile
     private static function orders(Folding $folding): array
     {
         // A face lies wrong side up after an odd number of folds from face 0.
-        $isTurned = array_map(fn (array $ring) => Overlap::normal($ring)->z < 0, $folding->faces);
+        $isTurned = array_map($folding->isTurnedOver(...), array_keys($folding->faces));
         $layers = $folding->pattern->layers;
         $orders = [];
         foreach ($layers as $height => $upper) {

@@ -66,7 +66,8 @@ export const api = {
     ask<DesignView>('POST', `${design(id)}/edits`, edit),
   undo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/undo`, { revision }),
   redo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/redo`, { revision }),
-  inSystem: (id: string, system: System) => ask<Sized>('GET', `${design(id)}/sizing/${system}`),
+  /** Sizes a spec without keeping it, after some changes to it. */
+  size: (spec: unknown, changes: Change[]) => ask<Sized>('POST', '/size', { spec, changes }),
 }
 
 /** Where a browser downloads a design or one of its pieces. */

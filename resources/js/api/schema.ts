@@ -705,25 +705,28 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/designs/{design}/sizing/{system}": {
+    "/size": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The same design rounded to the other system */
-        get: {
+        get?: never;
+        put?: never;
+        /** Size a spec without keeping it */
+        post: {
             parameters: {
                 query?: never;
                 header?: never;
-                path: {
-                    design: string;
-                    system: components["schemas"]["System"];
-                };
+                path?: never;
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SizingRequest"];
+                };
+            };
             responses: {
                 /** @description Done */
                 200: {
@@ -743,16 +746,7 @@ export interface paths {
                         "application/json": components["schemas"]["Errors"];
                     };
                 };
-                /** @description No such design */
-                404: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Errors"];
-                    };
-                };
-                /** @description Refused; nothing was changed */
+                /** @description Refused */
                 422: {
                     headers: {
                         [name: string]: unknown;
@@ -763,8 +757,6 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -976,6 +968,9 @@ export interface components {
                 [key: string]: string;
             };
             design: components["schemas"]["Design"];
+            spec: {
+                [key: string]: unknown;
+            };
         };
         Thumbnail: {
             width: number;
@@ -1023,6 +1018,12 @@ export interface components {
         };
         FromRevision: {
             revision: number;
+        };
+        SizingRequest: {
+            spec: {
+                [key: string]: unknown;
+            };
+            changes?: components["schemas"]["Change"][];
         };
     };
     responses: never;

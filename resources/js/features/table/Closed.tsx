@@ -39,8 +39,7 @@ export function Closed({ design, piece }: { design: Sized; piece: Piece }) {
       <figcaption className="text-[0.95rem] leading-tight text-soft">
         {words('closed.caption')}
         <span className="block text-lg text-ink">
-          <Figure text={design.closed.text.width} unit={false} /> ×{' '}
-          <Figure text={design.closed.text.height} />
+          <Figure text={design.closed.text.width} unit={false} /> × <Figure text={design.closed.text.height} />
         </span>
       </figcaption>
     </figure>

@@ -10,6 +10,7 @@ import { measureRows } from './measureRows'
 import { Sheet } from './Sheet'
 import { Steps } from './Steps'
 
+const SYSTEMS = ['imperial', 'metric'] as const
 const nothing = () => undefined
 
 /** The measures of one design on paper, in both systems side by side: two roundings of one exact design. */
@@ -21,11 +22,8 @@ export function PrintView({ designId }: { designId: string }) {
   useEffect(() => {
     const load = async () => {
       try {
-        const [found, ...both] = await Promise.all([
-          api.design(designId),
-          api.inSystem(designId, 'imperial'),
-          api.inSystem(designId, 'metric'),
-        ])
+        const found = await api.design(designId)
+        const both = await Promise.all(SYSTEMS.map((to) => api.size(found.spec, [{ at: '/system', to }])))
         setView(found)
         setColumns(both)
         document.title = `${found.name} · Gimbo`
@@ -105,8 +103,7 @@ function MeasureTable({ design }: { design: Sized }) {
               {words('print.inside')}
             </th>
             <td className="py-2 text-right text-lg">
-              <Figure text={design.inside.text.width} unit={false} /> ×{' '}
-              <Figure text={design.inside.text.height} />
+              <Figure text={design.inside.text.width} unit={false} /> × <Figure text={design.inside.text.height} />
             </td>
           </tr>
         </tbody>
