@@ -27,8 +27,8 @@ final class Remedies
         return match ($fit) {
             Fits::SHEET => [...self::tighter($design), ...self::largerSheets($design)],
             Fits::SEAM => [self::withSeam($request, Fits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, Fits::seamNeed())],
-            Fits::FLAPS => [self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
-            Fits::TIPS => [new Remedy('finer-trimmer', ['/tools/cut' => self::text($request->system, Tools::usual($request->system)->cut->size)])],
+            Fits::FLAPS => [self::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
+            Fits::TIPS => [self::finerTrimmer($request)],
             default => [],
         };
     }
@@ -67,6 +67,11 @@ final class Remedies
             '/paper/sheet/width' => self::ownText($size, $size->size->width),
             '/paper/sheet/height' => self::ownText($size, $size->size->height),
         ], ['sheet' => $size->id]), array_slice($fitting, 0, self::MOST_SHEETS));
+    }
+
+    private static function finerTrimmer(SizingRequest $request): Remedy
+    {
+        return new Remedy('finer-trimmer', ['/tools/cut' => self::text($request->system, Tools::usual($request->system)->cut->size)]);
     }
 
     private static function withSeam(SizingRequest $request, Length $seam): Remedy

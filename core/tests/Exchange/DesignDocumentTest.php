@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Exchange;
+
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Exchange\DesignDocument;
+use Gimbo\Core\Exchange\JsonText;
+use Gimbo\Core\Sizing;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DesignDocumentTest extends TestCase
+{
+    private const GOOD = [
+        'format' => 'gimbo-design', 'version' => 1, 'name' => 'Boat ticket',
+        'spec' => ['make' => 'diagonal-envelope', 'holds' => ['width' => '105 mm', 'height' => '74 mm']],
+    ];
+
+    public function test_what_is_handed_on_comes_back_equal(): void
+    {
+        $document = DesignDocument::read(self::GOOD, Sizing::ofEverything());
+        self::assertSame(self::GOOD, $document->toArray());
+    }
+
+    public function test_a_name_is_one_line_of_plain_text(): void
+    {
+        self::assertSame('Tern count, May', DesignDocument::of("  Tern\ncount,\t May \u{0}", [])->name);
+    }
+
+    /** @return iterable<string, array{mixed, string}> */
+    public static function broken(): iterable
+    {
+        yield 'no object' => [3, '/format'];
+        yield 'a foreign one' => [['format' => 'other'] + self::GOOD, '/format'];
+        yield 'a later version' => [['version' => 2] + self::GOOD, '/version'];
+        yield 'no name' => [array_diff_key(self::GOOD, ['name' => 1]), '/name'];
+        yield 'an empty name' => [['name' => "\n"] + self::GOOD, '/name'];
+        yield 'a long name' => [['name' => str_repeat('a', 81)] + self::GOOD, '/name'];
+        yield 'no spec' => [array_diff_key(self::GOOD, ['spec' => 1]), '/spec'];
+        yield 'a spec with a bad field' => [['spec' => ['holds' => ['width' => '5', 'height' => '4 in']] + self::GOOD['spec']] + self::GOOD, '/spec/holds/width'];
+    }
+
+    #[DataProvider('broken')]
+    public function test_refuses_a_broken_document_whole_with_its_field(mixed $document, string $at): void
+    {
+        try {
+            DesignDocument::read($document, Sizing::ofEverything());
+            self::fail('It was read.');
+        } catch (InvalidDocument $error) {
+            self::assertSame($at, $error->problems[0]->at);
+        }
+    }
+
+    /** @return iterable<string, array{string, int}> text, line */
+    public static function notJson(): iterable
+    {
+        yield 'nothing' => ['', 1];
+        yield 'cut off' => ["{\n\"a\": [1,\n2", 3];
+        yield 'a stray word' => ["{\n  \"a\": 1,\n  \"b\": yes\n}", 3];
+        yield 'single quotes' => ["{\n'a': 1}", 2];
+        yield 'a comment' => ["{\n\n// no\n}", 3];
+        yield 'too deep' => [str_repeat('[', 40).str_repeat(']', 40), 1];
+    }
+
+    #[DataProvider('notJson')]
+    public function test_says_in_which_line_json_stops_making_sense(string $text, int $line): void
+    {
+        try {
+            JsonText::decode($text, 1000);
+            self::fail('It was read.');
+        } catch (InvalidDocument $error) {
+            self::assertSame(['document.not-json', ['line' => $line]], [$error->problems[0]->reason->code, $error->problems[0]->reason->params]);
+        }
+    }
+
+    public function test_refuses_what_is_too_large_before_reading_it(): void
+    {
+        try {
+            JsonText::decode('"'.str_repeat('a', 2000).'"', 1024);
+            self::fail('It was read.');
+        } catch (InvalidDocument $error) {
+            self::assertSame('document.too-large', $error->problems[0]->reason->code);
+        }
+        self::assertSame(['a' => 1.5], JsonText::decode('{"a": 1.5}', 1024));
+    }
+}

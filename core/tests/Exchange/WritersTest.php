@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Exchange;
+
+use DOMDocument;
+use DOMElement;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Exchange\SvgFile;
+use Gimbo\Core\Exchange\ThumbnailWriter;
+use Gimbo\Core\Sizing;
+use PHPUnit\Framework\TestCase;
+
+final class WritersTest extends TestCase
+{
+    public function test_svg_has_a_named_layer_for_each_kind_of_line(): void
+    {
+        $svg = self::svg(self::piece());
+        $layers = [];
+        foreach ($svg->getElementsByTagName('g') as $group) {
+            $layers[$group->getAttribute('id')] = $group->childNodes->length;
+        }
+        self::assertSame(['cut', 'score-mountain', 'score-valley', 'glue', 'notes'], array_keys($layers));
+        self::assertSame('1.1', $svg->documentElement?->getAttribute('version'));
+    }
+
+    /** SVG 1.1, 7.2: width and height in mm with an equally large viewBox make one user unit a millimetre. */
+    public function test_svg_lines_are_as_long_in_millimetres_as_the_pattern_says(): void
+    {
+        $piece = self::piece();
+        $svg = self::svg($piece);
+        $root = $svg->documentElement;
+        self::assertInstanceOf(DOMElement::class, $root);
+        [, , $width] = explode(' ', $root->getAttribute('viewBox'));
+        self::assertSame($width.'mm', $root->getAttribute('width'));
+        $total = 0.0;
+        foreach ($svg->getElementsByTagName('path') as $path) {
+            self::assertMatchesRegularExpression('/^M [\d.]+,[\d.]+ L [\d.]+,[\d.]+$/', $path->getAttribute('d'));
+            preg_match_all('/[\d.]+/', $path->getAttribute('d'), $numbers);
+            [$x1, $y1, $x2, $y2] = array_map(floatval(...), $numbers[0]) + [0.0, 0.0, 0.0, 0.0];
+            $total += hypot($x2 - $x1, $y2 - $y1);
+        }
+        $expected = 0.0;
+        foreach ($piece->pattern->edges as $edge) {
+            $expected += $piece->pattern->vertices[$edge->from]->minus($piece->pattern->vertices[$edge->to])->length();
+        }
+        self::assertEqualsWithDelta($expected, $total, 0.01);
+    }
+
+    public function test_a_title_cannot_break_out_of_the_svg(): void
+    {
+        $svg = new DOMDocument;
+        self::assertTrue($svg->loadXML(SvgFile::write(self::piece(), '</title><script>alert(1)</script>')));
+        self::assertSame(0, $svg->getElementsByTagName('script')->length);
+    }
+
+    public function test_a_thumbnail_has_every_line_of_the_piece(): void
+    {
+        $piece = self::piece();
+        $drawing = ThumbnailWriter::write($piece);
+        self::assertCount(count($piece->pattern->edges), [...$drawing['cuts'], ...$drawing['mountains'], ...$drawing['valleys']]);
+        self::assertCount(4, $drawing['valleys']);
+        self::assertCount(5, $drawing['faces']);
+    }
+
+    private static function svg(Piece $piece): DOMDocument
+    {
+        $svg = new DOMDocument;
+        self::assertTrue($svg->loadXML(SvgFile::write($piece, 'Seed packet')));
+
+        return $svg;
+    }
+
+    private static function piece(): Piece
+    {
+        return Sizing::ofEverything()->size(['make' => 'diagonal-envelope', 'holds' => ['width' => '5 in', 'height' => '4 in']])->pieces[0];
+    }
+}
