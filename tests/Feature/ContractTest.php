@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** What the API answers is what api/openapi.json says, from which the browser's types are generated. */
+final class ContractTest extends TestCase
+{
+    public function test_answers_have_the_shape_the_browser_was_promised(): void
+    {
+        $this->assertAnswers('Catalogue', $this->getJson('/api/catalogue')->assertOk());
+        $this->assertAnswers('Shelf', $this->getJson('/api/designs')->assertOk());
+        foreach ([[], ['system' => 'metric', 'options' => ['method' => 'score-board']], ['paper' => ['sheet' => ['width' => '6 in', 'height' => '6 in']]]] as $spec) {
+            $id = $this->start(spec: $spec);
+            $this->assertAnswers('DesignView', $this->getJson("/api/designs/$id")->assertOk());
+            $this->assertAnswers('DesignView', $this->edit($id, [['at' => '/holds/width', 'nudge' => 1]])->assertOk());
+            $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/undo", ['revision' => 2])->assertOk());
+            $this->assertAnswers('Errors', $this->edit($id, [['at' => '/holds/width', 'to' => 'x']])->assertUnprocessable());
+            $this->assertAnswers('Design', $this->postJson('/api/size', ['spec' => $spec + self::SPEC])->assertOk());
+            $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/copy", ['name' => 'copy'])->assertCreated());
+        }
+        $this->assertAnswers('Shelf', $this->getJson('/api/designs')->assertOk());
+        $this->assertAnswers('Errors', $this->getJson('/api/designs/x')->assertNotFound());
+    }
+
+    public function test_every_address_is_in_the_contract(): void
+    {
+        $promised = array_keys((array) (self::contract()->paths ?? []));
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold'];
+        $real = [];
+        foreach (app('router')->getRoutes()->getRoutes() as $route) {
+            str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);
+        }
+        self::assertEqualsCanonicalizing([...$promised, ...$files], array_values(array_unique($real)));
+    }
+
+    /** @param TestResponse<Response> $answer */
+    private function assertAnswers(string $name, TestResponse $answer): void
+    {
+        $validator = new Validator;
+        $validator->resolver()?->registerRaw((string) file_get_contents(base_path('api/openapi.json')), 'https://gimbo.invalid/openapi.json');
+        $result = $validator->validate(json_decode((string) $answer->getContent()), (object) ['$ref' => "https://gimbo.invalid/openapi.json#/components/schemas/$name"]);
+        $error = $result->error();
+        self::assertTrue($result->isValid(), $error === null ? '' : json_encode((new ErrorFormatter)->format($error), JSON_THROW_ON_ERROR));
+    }
+
+    private static function contract(): object
+    {
+        $contract = json_decode((string) file_get_contents(base_path('api/openapi.json')), false, 64, JSON_THROW_ON_ERROR);
+        assert(is_object($contract));
+
+        return $contract;
+    }
+}

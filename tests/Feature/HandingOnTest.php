@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Gimbo\Core\Exchange\FoldFile;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+final class HandingOnTest extends TestCase
+{
+    public function test_a_design_handed_on_comes_back_equal(): void
+    {
+        $id = $this->start('Boat ticket', ['options' => ['method' => 'score-board']]);
+        $file = $this->get("/api/designs/$id/design.json")->assertOk()->assertDownload('boat-ticket.gimbo.json')->getContent();
+        $copy = $this->call('POST', '/api/designs/import', server: ['CONTENT_TYPE' => 'application/json'], content: (string) $file)->assertCreated();
+        $original = $this->getJson("/api/designs/$id");
+        self::assertSame($original->json('design'), $copy->json('design'));
+        self::assertSame($original->json('spec'), $copy->json('spec'));
+        self::assertNotSame($id, $copy->json('id'));
+    }
+
+    /** @return iterable<string, array{string, string, string}> file, pointer, a piece of the message */
+    public static function badFiles(): iterable
+    {
+        yield 'no JSON' => ["{\n\"format\": \n oops", '', 'line 3'];
+        yield 'nothing' => ['""', '/format', 'not a design of Gimbo'];
+        yield 'a foreign file' => ['{"type": "FeatureCollection"}', '/format', 'not a design of Gimbo'];
+        yield 'a bad field' => ['{"format": "gimbo-design", "version": 1, "name": "x", "spec": {"make": "kite"}}', '/spec/make', 'diagonal-envelope'];
+        yield 'a later version' => ['{"format": "gimbo-design", "version": 99}', '/version', 'version 1'];
+    }
+
+    #[DataProvider('badFiles')]
+    public function test_a_broken_file_is_refused_whole(string $file, string $at, string $message): void
+    {
+        $answer = $this->call('POST', '/api/designs/import', server: ['CONTENT_TYPE' => 'application/json'], content: $file)->assertUnprocessable();
+        $problem = collect((array) $answer->json('errors'))->firstWhere('at', $at);
+        self::assertStringContainsString($message, $problem['message'] ?? 'no such field in the answer');
+        $this->getJson('/api/designs')->assertJsonCount(0, 'designs');
+    }
+
+    public function test_a_file_too_large_is_refused(): void
+    {
+        $this->call('POST', '/api/designs/import', server: ['CONTENT_TYPE' => 'application/json'], content: str_repeat(' ', 300 * 1024))->assertStatus(413);
+    }
+
+    public function test_pieces_go_out_as_svg_and_fold(): void
+    {
+        $id = $this->start();
+        $svg = $this->get("/api/designs/$id/envelope.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->assertDownload('boat-ticket-envelope.svg');
+        self::assertStringContainsString('<g id="cut"', (string) $svg->getContent());
+        $fold = $this->get("/api/designs/$id/envelope.fold")->assertOk()->assertDownload('boat-ticket-envelope.fold');
+        self::assertCount(5, FoldFile::read(json_decode((string) $fold->getContent(), true))->faces);
+        $this->getJson("/api/designs/$id/lid.svg")->assertNotFound();
+    }
+
+    public function test_the_other_system_is_a_rounding_of_its_own(): void
+    {
+        $this->postJson('/api/size', ['spec' => self::SPEC, 'changes' => [['at' => '/system', 'to' => 'metric']]])
+            ->assertOk()->assertJsonPath('system', 'metric')->assertJsonPath('pieces.0.sheet.text.width', '207 mm');
+        $this->postJson('/api/size', ['spec' => self::SPEC])->assertOk()->assertJsonPath('pieces.0.sheet.text.width', '8 3/16 in');
+        $this->postJson('/api/size', ['spec' => ['make' => 'kite']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/make');
+    }
+}
