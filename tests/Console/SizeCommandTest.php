@@ -49,7 +49,7 @@ final class SizeCommandTest extends TestCase
         yield 'a bare number' => [str_replace('"5 1/2 in"', '5.5', self::SPEC), '/holds/width: '];
         yield 'an unknown make' => ['{"make":"kite"}', '/make: “kite” is not something that can be made here. Known are: diagonal-envelope'];
         yield 'an unknown option' => [str_replace('"method"', '"way"', self::SPEC), '/options/way: '];
-        yield 'a hostile name' => ["{\"make\":\"a\\nb\\u001b[31m\"}", '/make: “a b [31m”'];
+        yield 'a hostile name' => ['{"make":"a\\nb\\u001b[31m"}', '/make: “a b [31m”'];
     }
 
     /** @param non-empty-string $begins */

@@ -1,4 +1,4 @@
-const SHAPE = /^(≈ )?(-)?(\d+(?:\.\d+)?)?(?: ?(\d+)\/(\d+))?(?: ([a-z]+))?$/
+const SHAPE = /^(≈ )?(-)?(?:(\d+(?:\.\d+)?)(?= |$))?(?: ?(\d+)\/(\d+))?(?: ([a-z]+))?$/
 
 interface FigureProps {
   /** A length as the core writes it: "3 1/2 in", "≈ 8.2 mm". Anything else is shown as it is. */

@@ -1,4 +1,4 @@
-import { useId, useRef, useState, type KeyboardEvent } from 'react'
+import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Figure } from './Figure'
 
 interface LengthFieldProps {
@@ -27,12 +27,21 @@ export function LengthField(props: LengthFieldProps) {
   const [isFocused, setFocused] = useState(false)
   const gesture = useRef('')
   const before = useRef(value)
+  const input = useRef<HTMLInputElement>(null)
+  const wasNudged = useRef(false)
   const errorId = useId()
   const shown = draft ?? value
+
+  // After a step by arrow key the whole figure is selected, so that typing replaces it.
+  useLayoutEffect(() => {
+    if (wasNudged.current && document.activeElement === input.current) input.current?.select()
+    wasNudged.current = false
+  }, [value])
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault()
+      wasNudged.current = true
       props.onNudge((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1), gesture.current)
     } else if (event.key === 'Escape') {
       event.preventDefault()
@@ -54,6 +63,7 @@ export function LengthField(props: LengthFieldProps) {
           </span>
         )}
         <input
+          ref={input}
           className={`col-start-1 row-start-1 w-0 min-w-full bg-transparent font-[inherit] outline-none ${
             !isFocused && draft === undefined ? 'opacity-0' : ''
           }`}

@@ -28,14 +28,17 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
     try {
       await work()
     } catch (error) {
-      setTrouble(error instanceof Refused ? describe(error) : words('saving.try-again'))
+      setTrouble(describe(error))
     }
   }
-  const load = () => attempt(async () => setCards((await api.shelf()).designs))
+  const load = async () => setCards((await api.shelf()).designs)
 
   useEffect(() => {
     document.title = 'Gimbo'
-    void load()
+    api.shelf().then(
+      ({ designs }) => setCards(designs),
+      (error: unknown) => setTrouble(describe(error)),
+    )
   }, [])
 
   const start = (make: string) =>
@@ -193,8 +196,8 @@ function Empty({ makes, onStart }: { makes: string[]; onStart: (make: string) =>
   )
 }
 
-function describe(error: Refused): string {
-  const [first] = error.problems
+function describe(error: unknown): string {
+  const first = error instanceof Refused ? error.problems[0] : undefined
   if (!first) return words('saving.try-again')
   return first.at === '' ? first.message : words('shelf.refused-at', { at: first.at, message: first.message })
 }

@@ -42,7 +42,7 @@ export function Fits({ checks, onRemedy }: FitsProps) {
                   key={JSON.stringify(remedy.edits)}
                   type="button"
                   className="mt-2 flex min-h-11 w-full cursor-pointer items-center rounded-lg border border-warn bg-panel px-3 py-1.5 text-left font-semibold hover:bg-paper"
-                  onClick={() => onRemedy(remedy.edits as Change[])}
+                  onClick={() => onRemedy(remedy.edits)}
                 >
                   <span>
                     <Said of={`remedy.${remedy.id}`} params={remedyParams(remedy.params)} />

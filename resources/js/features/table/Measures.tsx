@@ -7,8 +7,8 @@ import { measureRows } from './measureRows'
 
 interface MeasuresProps {
   piece: Piece
-  lit: number | null
-  onLight: (measure: number | null) => void
+  lit: number[]
+  onLight: (measures: number[]) => void
 }
 
 /** What the hand sets, in the order it is set; each figure opens into what it is made of. */
@@ -22,12 +22,12 @@ export function Measures({ piece, lit, onLight }: MeasuresProps) {
             <Collapsible.Root>
               <Collapsible.Trigger
                 className={`group flex w-full cursor-pointer items-center gap-3 rounded-lg px-2 py-2.5 text-left hover:bg-live-wash ${
-                  lit !== null && row.measures.includes(lit) ? 'bg-live-wash' : ''
+                  row.measures.some((measure) => lit.includes(measure)) ? 'bg-live-wash' : ''
                 }`}
-                onPointerEnter={() => onLight(row.measures[0] ?? null)}
-                onPointerLeave={() => onLight(null)}
-                onFocus={() => onLight(row.measures[0] ?? null)}
-                onBlur={() => onLight(null)}
+                onPointerEnter={() => onLight(row.measures)}
+                onPointerLeave={() => onLight([])}
+                onFocus={() => onLight(row.measures)}
+                onBlur={() => onLight([])}
               >
                 <span className="flex-1">
                   <span className="block text-[1.06rem] leading-snug font-semibold">{words(row.key)}</span>

@@ -66,7 +66,7 @@ export function PrintView({ designId }: { designId: string }) {
         ))}
       </div>
       <div className="relative mt-6 h-[25rem] break-inside-avoid">
-        <Sheet design={view.design} piece={piece} lit={null} onLight={nothing} />
+        <Sheet design={view.design} piece={piece} lit={[]} onLight={nothing} />
       </div>
       <Legend piece={piece} />
       <section className="mt-7">

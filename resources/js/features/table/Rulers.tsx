@@ -13,8 +13,8 @@ interface RulersProps {
   view: View
   design: Sized
   piece: Piece
-  lit: number | null
-  onLight: (measure: number | null) => void
+  lit: number[]
+  onLight: (measures: number[]) => void
 }
 
 /** Rulers along the top and the left, read from the tool's zero, with the settings marked on them. */
@@ -68,7 +68,7 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
         })}
       </g>
       {marks.map(({ measure, ruler, at }) => {
-        const isLit = measure === lit
+        const isLit = lit.includes(measure)
         const [x, y] = ruler === 'top' ? [x0 + at * view.scale, baseY] : [baseX, y0 + at * view.scale]
         const pointer =
           ruler === 'top'
@@ -77,8 +77,8 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
         return (
           <g
             key={measure}
-            onPointerEnter={() => onLight(measure)}
-            onPointerLeave={() => onLight(null)}
+            onPointerEnter={() => onLight([measure])}
+            onPointerLeave={() => onLight([])}
             className="cursor-pointer"
           >
             <polygon points={pointer} className={isLit ? 'fill-ink' : 'fill-live'} />

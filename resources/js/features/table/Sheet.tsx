@@ -22,11 +22,11 @@ const STROKES: Record<string, { className: string; dash?: string; width: number 
 interface SheetProps {
   design: Sized
   piece: Piece
-  /** The measure that is pointed at, as an index into the piece's measures. */
-  lit: number | null
+  /** The measures that are pointed at, as indexes into the piece's. */
+  lit: number[]
   /** Whether to leave room for a picture beside it. */
   hasAside?: boolean
-  onLight: (measure: number | null) => void
+  onLight: (measures: number[]) => void
 }
 
 /** The sheet as it lies on its tool, to scale: cuts, scores, glue, and what it holds. */
@@ -42,7 +42,7 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
   const view = viewOf(piece, room)
   const { fold } = piece
   const vertex = (i: number): XY => view.at((fold.vertices_coords[i] ?? [0, 0]) as unknown as XY)
-  const litEdges = new Set(lit === null ? [] : piece.measures[lit]?.edges)
+  const litEdges = new Set(lit.flatMap((measure) => piece.measures[measure]?.edges ?? []))
   const measureOf = (edge: number) => {
     const found = piece.measures.findIndex((measure) => measure.edges.includes(edge))
     return found < 0 ? null : found
@@ -102,9 +102,9 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
                     stroke="transparent"
                     strokeWidth="22"
                     className="cursor-pointer"
-                    onPointerEnter={() => onLight(measure)}
-                    onPointerLeave={() => onLight(null)}
-                    onClick={() => onLight(measure)}
+                    onPointerEnter={() => onLight([measure])}
+                    onPointerLeave={() => onLight([])}
+                    onClick={() => onLight([measure])}
                   />
                 )}
               </g>

@@ -3,7 +3,7 @@ import { Figure } from '@/ui/Figure'
 import { hasWords, words, wordsAround } from '@/words'
 
 /** The work in order, in words. */
-export function Steps({ design, onLight }: { design: Sized; onLight: (measure: number | null) => void }) {
+export function Steps({ design, onLight }: { design: Sized; onLight: (measures: number[]) => void }) {
   return (
     <ol className="space-y-0.5">
       {design.steps.map((step, i) => {
@@ -12,8 +12,8 @@ export function Steps({ design, onLight }: { design: Sized; onLight: (measure: n
           <li
             key={i}
             className="grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash"
-            onPointerEnter={() => onLight(step.measures[0] ?? null)}
-            onPointerLeave={() => onLight(null)}
+            onPointerEnter={() => onLight(step.measures)}
+            onPointerLeave={() => onLight([])}
           >
             <span className="text-right pr-2.5 text-soft">{i + 1}</span>
             <span>

@@ -18,7 +18,7 @@ import { TopBar } from './TopBar'
 export function Table({ designId, catalogue }: { designId: string; catalogue: Catalogue }) {
   const book = useMemo(() => openDraftBook(designId), [designId])
   const { view, trouble, saving } = book.use()
-  const [lit, setLit] = useState<number | null>(null)
+  const [lit, setLit] = useState<number[]>([])
 
   useEffect(() => {
     void book.load()
@@ -63,6 +63,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
     <div className="flex h-full min-h-0 flex-col">
       <TopBar book={book} view={view} piece={piece} />
       <main className="flex min-h-0 flex-1 flex-col">
+        <h1 className="sr-only">{view.name}</h1>
         <div className="border-y border-line bg-panel px-6 py-2">
           <Sentence book={book} view={view} catalogue={catalogue} />
           {trouble && (

@@ -21,14 +21,14 @@ export interface TableState {
 
 export interface DraftBook {
   use: UseBoundStore<StoreApi<TableState>>
-  load(): Promise<void>
-  type(at: string, text: string, gesture: string): void
-  nudge(at: string, steps: number, gesture: string): void
-  set(changes: Change[]): void
-  undo(): void
-  redo(): void
-  focus(at: string | null): void
-  forgetTrouble(): void
+  load: () => Promise<void>
+  type: (at: string, text: string, gesture: string) => void
+  nudge: (at: string, steps: number, gesture: string) => void
+  set: (changes: Change[]) => void
+  undo: () => void
+  redo: () => void
+  focus: (at: string | null) => void
+  forgetTrouble: () => void
 }
 
 interface Kept {
@@ -134,6 +134,7 @@ export function openDraftBook(designId: string, storage: Storage = localStorage)
           await pause(RETRY_MS[Math.min(failures, RETRY_MS.length - 1)] ?? 0)
         }
       }
+      settle()
       put({ saving: use.getState().pending.length > 0 ? 'saving' : 'saved' })
       await run()
     },

@@ -1,0 +1,42 @@
+# What CI runs is `make check`; bin/test installs what it needs and calls it.
+
+.PHONY: check style types analyse core app units journeys property bench screenshots
+
+check: style types analyse core app units journeys
+
+style:
+	vendor/bin/pint --test
+	npx prettier --check resources/js resources/css e2e lang api playwright.config.ts vite.config.ts vitest.config.ts --log-level warn
+	npx eslint resources/js e2e --max-warnings 0
+
+# The browser's types are generated from api/openapi.json; they must be what it says now.
+types:
+	npx openapi-typescript api/openapi.json -o storage/framework/schema.ts >/dev/null
+	diff -q storage/framework/schema.ts resources/js/api/schema.ts
+	npx tsc --noEmit
+
+analyse:
+	vendor/bin/phpstan analyse -c core/phpstan.neon --no-progress --memory-limit=1G
+	vendor/bin/phpstan analyse --no-progress --memory-limit=2G
+
+core:
+	vendor/bin/phpunit -c core/phpunit.xml
+
+app:
+	vendor/bin/phpunit
+
+units:
+	npx vitest run
+
+journeys:
+	npx playwright test
+
+# The properties on many more random requests than `make check` has time for.
+property:
+	GIMBO_PROPERTY_RUNS=$(or $(RUNS),100000) vendor/bin/phpunit -c core/phpunit.xml core/tests/Property
+
+bench:
+	bench/run
+
+screenshots:
+	node docs/screenshots/take.mjs

@@ -1,0 +1,40 @@
+import { expect, type Page } from '@playwright/test'
+
+/** A fresh design of its own for one journey, opened on the table. */
+export async function openNew(page: Page, spec: Record<string, unknown> = {}, name = 'Journey'): Promise<string> {
+  const answer = await page.request.post('/api/designs', {
+    data: {
+      name,
+      spec: {
+        make: 'diagonal-envelope',
+        holds: { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm', count: 1 },
+        paper: { caliper: '0.12 mm' },
+        ...spec,
+      },
+    },
+  })
+  expect(answer.status()).toBe(201)
+  const { id } = (await answer.json()) as { id: string }
+  await page.goto(`/designs/${id}`)
+  await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+  return id
+}
+
+/** The figure of a measure as a maker reads it, such as "3 5/8 in". */
+export function figure(page: Page, measure: RegExp) {
+  return page.getByRole('button', { name: measure }).locator('.sr-only').first()
+}
+
+export const square = /^Cut a square/
+export const mark = /^Punch and score all four sides/
+
+/** What the core says of the design now, asked past the screen. */
+export async function kept(page: Page, id: string) {
+  const answer = await page.request.get(`/api/designs/${id}`)
+  return (await answer.json()) as {
+    name: string
+    revision: number
+    fields: Record<string, { text: string }>
+    choices: Record<string, string>
+  }
+}

@@ -1,0 +1,143 @@
+import { expect, test } from '@playwright/test'
+import { figure, kept, mark, openNew, square } from './gimbo'
+
+test('a new design: change the card, and figures, drawing and shelf follow', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New envelope' }).click()
+  await expect(figure(page, square)).toHaveText('8 3/16 in')
+  const before = await page.locator('[data-edge=V] line').first().getAttribute('x1')
+  await page.getByLabel('Width of the card').fill('6 3/4')
+  await expect(figure(page, square)).toHaveText('9 1/16 in')
+  await expect(figure(page, mark)).toHaveText('3 5/8 in')
+  expect(await page.locator('[data-edge=V] line').first().getAttribute('x1')).not.toBe(before)
+  await expect(page.getByRole('img', { name: /a sheet of 9 1\/16 in by 9 1\/16 in/ })).toBeVisible()
+  await page.getByLabel('Name of the design').fill('Ferry timetable')
+  await expect(page.getByRole('status')).toHaveText('Kept')
+  await page.getByRole('link', { name: 'To the shelf' }).click()
+  await expect(page.getByRole('link', { name: /Ferry timetable/ })).toContainText('6 3/4 in')
+})
+
+test('any notation in either system, and each figure explained', async ({ page }) => {
+  const id = await openNew(page)
+  const width = page.getByLabel('Width of the card')
+  for (const [typed, text] of [
+    ['6', '6 in'],
+    ['6.25', '6 1/4 in'],
+    ['6¼', '6 1/4 in'],
+    ['15 cm', '15 cm'],
+    ['150mm', '150 mm'],
+  ]) {
+    await width.fill(typed ?? '')
+    await width.blur()
+    await expect(width).toHaveValue(text ?? '')
+  }
+  expect((await kept(page, id)).fields['/holds/width']?.text).toBe('150 mm')
+  await page.getByRole('button', { name: mark }).click()
+  const sum = page.getByRole('table', { name: 'What this figure is made of' })
+  await expect(sum).toContainText('card, its height')
+  await expect(sum).toContainText('in from the edge')
+  await expect(sum.getByRole('row').last()).toContainText('3 5/8 in')
+})
+
+test('both tools and both systems are one choice away', async ({ page }) => {
+  await openNew(page)
+  await page.getByRole('button', { name: /^Tool it is folded with/ }).click()
+  await page.getByRole('menuitemradio', { name: 'scoring board' }).click()
+  await expect(page.getByRole('button', { name: /^Score the side flaps/ })).toBeVisible()
+  await expect(page.getByLabel('How far the corners lie inside the edge')).toHaveValue('0.44 in')
+  await page.getByRole('button', { name: /^System of measures/ }).click()
+  await page.getByRole('menuitemradio', { name: 'millimetres' }).click()
+  await expect(figure(page, square)).toHaveText('208 mm')
+  await expect(page.getByLabel('Width of the card')).toHaveValue('5 1/2 in')
+})
+
+test('a size by its name', async ({ page }) => {
+  await openNew(page)
+  await page.getByRole('button', { name: /^Choose a size by its name/ }).click()
+  await page.getByRole('menuitemradio', { name: /^A6/ }).click()
+  await expect(page.getByLabel('Width of the card')).toHaveValue('105 mm')
+  await expect(page.getByLabel('Height of the card')).toHaveValue('148 mm')
+})
+
+test('pointing at a line lights its measure, and the other way round', async ({ page }) => {
+  await openNew(page)
+  const line = page.locator('[data-edge=V] line').first()
+  const thin = Number(await line.getAttribute('stroke-width'))
+  await page.getByRole('button', { name: mark }).hover()
+  await expect(line).not.toHaveAttribute('stroke-width', String(thin))
+  await page.mouse.move(5, 790)
+  await expect(line).toHaveAttribute('stroke-width', String(thin))
+  await page.locator('[data-edge=V] line[stroke=transparent]').first().hover()
+  await expect(page.getByRole('button', { name: mark })).toHaveClass(/bg-live-wash(?!\S)/)
+})
+
+test('a fit that fails says what to change and changes it', async ({ page }) => {
+  await openNew(page, { paper: { caliper: '0.12 mm', sheet: { width: '8 in', height: '10 in' } } })
+  const fit = page.locator('[data-check=sheet-from-paper]')
+  await expect(fit).toHaveAttribute('data-ok', 'false')
+  await expect(fit).toContainText('this paper gives 8 in')
+  await fit.getByRole('button').first().click()
+  await expect(fit).toHaveAttribute('data-ok', 'true')
+  await expect(page.getByRole('button', { name: /^Tool it is folded with/ })).toHaveText('scoring board')
+  await page.keyboard.press('Control+z')
+  await expect(fit).toHaveAttribute('data-ok', 'false')
+})
+
+test('by keyboard alone', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+  const press = async (key: string, times = 1) => {
+    for (let i = 0; i < times; i++) await page.keyboard.press(key)
+  }
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 40; i++) {
+      await press('Tab')
+      const label = await page.evaluate(() => {
+        const at = document.activeElement
+        return at?.getAttribute('aria-label') ?? at?.textContent ?? ''
+      })
+      if (name.test(label)) return
+    }
+    throw new Error(`no way by Tab to ${name}`)
+  }
+  await tabTo(/^New envelope/)
+  await press('Enter')
+  await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+  await tabTo(/^Width of the card/)
+  await press('ArrowUp', 2)
+  await expect(page.getByLabel('Width of the card')).toHaveValue('5 5/8 in')
+  await press('Shift+ArrowDown')
+  await expect(page.getByLabel('Width of the card')).toHaveValue('5 in')
+  await page.keyboard.type('6 1/2')
+  await expect(page.getByLabel('Width of the card')).toHaveValue('6 1/2')
+  await press('Escape')
+  await expect(page.getByLabel('Width of the card')).toHaveValue('5 1/2 in')
+  await tabTo(/^Tool it is folded with/)
+  await press('Enter')
+  await press('ArrowDown')
+  await press('Enter')
+  await expect(page.getByRole('button', { name: /^Score the side flaps/ })).toBeVisible()
+  await tabTo(/^Score the side flaps/)
+  await press('Enter')
+  await expect(page.getByRole('table', { name: 'What this figure is made of' })).toBeVisible()
+})
+
+test('undo and redo, by key and by button, over a reload', async ({ page }) => {
+  await openNew(page)
+  const width = page.getByLabel('Width of the card')
+  await width.fill('6')
+  await expect(figure(page, square)).toHaveText('8 9/16 in')
+  await width.blur()
+  await page.getByLabel('Height of the card').fill('5')
+  await page.getByLabel('Height of the card').blur()
+  await expect(page.getByRole('status')).toHaveText('Kept')
+  await page.reload()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Height of the card')).toHaveValue('4 1/4 in')
+  await expect(width).toHaveValue('6 in')
+  await page.keyboard.press('Control+z')
+  await expect(width).toHaveValue('5 1/2 in')
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  await page.keyboard.press('Control+Shift+z')
+  await expect(width).toHaveValue('6 in')
+})

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import type { Measure, Piece } from '@/api/client'
+import { marksOf, ticksOf, viewOf } from './geometry'
+
+const measure = (some: Partial<Measure>): Measure => ({
+  kind: 'punch',
+  tool: 'punch-board',
+  axis: 'edge',
+  from: 'left',
+  at: 92,
+  text: '92 mm',
+  standoff: 0,
+  side: 1,
+  edges: [],
+  madeOf: [],
+  ...some,
+})
+
+const piece = (lie: Piece['lie'], measures: Measure[] = []) =>
+  ({ lie, measures, sheet: { width: 200, height: 200, text: { width: '', height: '' } } }) as unknown as Piece
+
+describe('viewOf', () => {
+  const room = { left: 50, top: 40, width: 400, height: 400 }
+
+  it('draws a square sheet to scale with y turned', () => {
+    const view = viewOf(piece('square'), room)
+    expect(view.scale).toBeCloseTo(2)
+    expect(view.at([0, 200])).toEqual([50, 40])
+    expect(view.at([200, 0])).toEqual([450, 440])
+    expect(view.zero).toEqual([50, 40])
+  })
+
+  it('puts a sheet corner up with its top left corner on the left, off the fence by the standoff', () => {
+    const view = viewOf(piece('corner-up', [measure({ standoff: 3 })]), room)
+    const diagonal = 200 * Math.SQRT2
+    expect(view.reach[0]).toBeCloseTo(diagonal + 3)
+    const [x, y] = view.at([0, 200])
+    expect(x).toBeCloseTo(view.zero[0] + 3 * view.scale)
+    expect(y).toBeCloseTo(view.zero[1] + (3 + diagonal / 2) * view.scale)
+    expect(view.at([200, 200])[1]).toBeCloseTo(view.zero[1] + 3 * view.scale)
+  })
+})
+
+describe('ticksOf', () => {
+  it('graduates inches into eighths where there is room, the inch longest and labelled', () => {
+    const ticks = ticksOf(2 * 25.4, 'imperial', 4)
+    expect(ticks).toHaveLength(17)
+    expect(ticks.filter((tick) => tick.label).map((tick) => tick.label)).toEqual(['0', '1', '2'])
+    expect(ticks.slice(0, 5).map((tick) => tick.size)).toEqual([3, 0, 1, 0, 2])
+    expect(ticks[3]?.at).toBeCloseTo((3 / 8) * 25.4)
+  })
+
+  it('leaves out what would run together', () => {
+    expect(ticksOf(100, 'metric', 5)).toHaveLength(101)
+    expect(ticksOf(100, 'metric', 1)).toHaveLength(21)
+    expect(
+      ticksOf(100, 'metric', 1)
+        .filter((tick) => tick.label)
+        .map((tick) => tick.label),
+    ).toEqual(['0', '3', '6', '9'])
+  })
+})
+
+describe('marksOf', () => {
+  it('shows the first two sides of a punched sheet where they are read', () => {
+    const sides = [1, 2, 3, 4].map((side) => measure({ side, from: side % 2 ? 'left' : 'right' }))
+    expect(marksOf(sides)).toEqual([
+      { measure: 0, ruler: 'top', at: 92 },
+      { measure: 1, ruler: 'left', at: 92 },
+    ])
+  })
+
+  it('shows diagonal scores from the left and the upper corner', () => {
+    const scores = ['top-left', 'bottom-right', 'top-right', 'bottom-left'].map((from) =>
+      measure({ kind: 'score', from }),
+    )
+    expect(marksOf(scores).map((mark) => [mark.measure, mark.ruler])).toEqual([
+      [0, 'top'],
+      [2, 'left'],
+    ])
+  })
+})
