@@ -190,7 +190,13 @@ function ToolRoll({ book, view }: Pick<SentenceProps, 'book' | 'view'>) {
         </span>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="menu sentence p-4!" align="end" sideOffset={6} collisionPadding={12}>
+        <Popover.Content
+          aria-label={words('tools.title')}
+          className="menu sentence p-4!"
+          align="end"
+          sideOffset={6}
+          collisionPadding={12}
+        >
           <h2 className="mb-1 text-lg leading-snug">{words('tools.title')}</h2>
           <dl className="grid grid-cols-[1fr_auto] items-center gap-x-6 text-[1.05rem]">
             {TOOL_FIELDS.filter((at) => view.fields[at]).map((at) => (
