@@ -38,7 +38,7 @@ export function Closed({ design, piece }: { design: Sized; piece: Piece }) {
       </svg>
       <figcaption className="text-[0.95rem] leading-tight text-soft">
         {words('closed.caption')}
-        <span className="block text-lg text-ink">
+        <span className="block text-lg whitespace-nowrap text-ink">
           <Figure text={design.closed.text.width} unit={false} /> × <Figure text={design.closed.text.height} />
         </span>
       </figcaption>

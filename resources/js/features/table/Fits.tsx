@@ -17,7 +17,7 @@ export function Fits({ checks, onRemedy }: FitsProps) {
     <ul className="space-y-0.5">
       {worstFirst.map((check) => (
         <li key={check.id} data-check={check.id} data-ok={check.ok}>
-          <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] items-center gap-3 px-2 py-1">
+          <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_5rem_4rem] items-center gap-3 px-2 py-1">
             <span className="leading-tight">
               {words(`check.${check.id}`)}
               {check.ok && check.critical && (

@@ -46,7 +46,7 @@ export function PrintView({ designId }: { designId: string }) {
   return (
     <main className="mx-auto my-6 max-w-[52rem] bg-paper px-12 py-8 shadow-lg print:m-0 print:max-w-none print:p-0 print:shadow-none">
       <div className="no-print mb-5 flex justify-between">
-        <Link to={`/designs/${designId}`} className="quiet-button">
+        <Link to={`/designs/${designId}`} className="quiet-button -ml-3">
           {words('print.back')}
         </Link>
         <button type="button" className="full-button" onClick={() => window.print()}>
@@ -102,7 +102,7 @@ function MeasureTable({ design }: { design: Sized }) {
             <th scope="row" className="py-2 text-left font-normal">
               {words('print.inside')}
             </th>
-            <td className="py-2 text-right text-lg">
+            <td className="py-2 text-right text-lg whitespace-nowrap">
               <Figure text={design.inside.text.width} unit={false} /> × <Figure text={design.inside.text.height} />
             </td>
           </tr>

@@ -79,7 +79,9 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
               data-layer="glue"
             />
           ))}
-          {piece.contents && <Contents design={design} ring={(piece.contents as unknown as XY[]).map(view.at)} />}
+          {piece.contents && (
+            <Contents design={design} ring={(piece.contents as unknown as XY[]).map(view.at)} scale={view.scale} />
+          )}
           <Rulers view={view} design={design} piece={piece} lit={lit} onLight={onLight} />
           {fold.edges_vertices.map(([from, to], i) => {
             const stroke = STROKES[fold.edges_assignment[i] ?? 'B']
@@ -117,12 +119,15 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
   )
 }
 
-/** The contents where they lie, with their size along their long side. */
-function Contents({ design, ring }: { design: Sized; ring: XY[] }) {
-  const [a, b] = [ring[0] ?? [0, 0], ring[1] ?? [0, 0]]
+/** The contents where they lie, their size written along their own width: a card that goes in turned is read turned. */
+function Contents({ design, ring, scale }: { design: Sized; ring: XY[]; scale: number }) {
   const [x, y] = middle(ring)
-  const along = Math.hypot(b[0] - a[0], b[1] - a[1])
-  const turn = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI
+  const sides = [0, 1].map((i) => {
+    const [a, b] = [ring[i] ?? [0, 0], ring[i + 1] ?? [0, 0]]
+    return { along: Math.hypot(b[0] - a[0], b[1] - a[1]), turn: (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI }
+  })
+  const misses = sides.map((side) => Math.abs(side.along - design.holds.width * scale))
+  const { along, turn } = (misses[0] ?? 0) <= (misses[1] ?? 0) ? sides[0]! : sides[1]!
   const { width, height } = design.holds.text
   return (
     <g data-layer="contents">
@@ -157,7 +162,9 @@ function FlapNames({ piece, at }: { piece: Piece; at: (point: XY) => XY }) {
         y={y}
         textAnchor="middle"
         dominantBaseline="middle"
-        className="fill-soft text-[14px]"
+        className="fill-soft stroke-paper text-[14px]"
+        strokeWidth="5"
+        paintOrder="stroke"
         aria-hidden="true"
       >
         {name}
