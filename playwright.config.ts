@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
   workers: 1,
-  timeout: 45_000,
-  expect: { timeout: 7_000 },
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   reporter: [['list']],
   forbidOnly: true,
   use: {

@@ -22,16 +22,6 @@ use Gimbo\Core\Geometry\Polygon;
  */
 final readonly class TurnedSquare
 {
-    public const FACE = 'front';
-
-    public const LEFT = 'left-flap';
-
-    public const RIGHT = 'right-flap';
-
-    public const BOTTOM = 'bottom-flap';
-
-    public const TOP = 'top-flap';
-
     /** @param float $side of the square; @param float $width and @param float $height of the face between its folds, mm */
     public function __construct(public float $side, public float $width, public float $height)
     {
@@ -85,18 +75,18 @@ final readonly class TurnedSquare
         $side = self::flap($this->height, $this->sideReach(), $sideTrim);
         $long = self::flap($this->width, $this->longReach(), $longTrim);
         $builder = (new PatternBuilder)
-            ->face(self::FACE, $this->centred($this->width, $this->height))
-            ->face(self::LEFT, $this->polygon(array_map(fn (array $p) => [-$w - $p[1], $p[0]], $side)))
-            ->face(self::RIGHT, $this->polygon(array_map(fn (array $p) => [$w + $p[1], $p[0]], $side)))
-            ->face(self::BOTTOM, $this->polygon(array_map(fn (array $p) => [$p[0], -$h - $p[1]], $long)))
-            ->face(self::TOP, $this->polygon(array_map(fn (array $p) => [$p[0], $h + $p[1]], $long)));
-        foreach ([self::LEFT, self::RIGHT, self::BOTTOM, self::TOP] as $flap) {
-            $builder->hinge(self::FACE, $flap, 180);
+            ->face(Flap::FRONT, $this->centred($this->width, $this->height))
+            ->face(Flap::LEFT, $this->polygon(array_map(fn (array $p) => [-$w - $p[1], $p[0]], $side)))
+            ->face(Flap::RIGHT, $this->polygon(array_map(fn (array $p) => [$w + $p[1], $p[0]], $side)))
+            ->face(Flap::BOTTOM, $this->polygon(array_map(fn (array $p) => [$p[0], -$h - $p[1]], $long)))
+            ->face(Flap::TOP, $this->polygon(array_map(fn (array $p) => [$p[0], $h + $p[1]], $long)));
+        foreach ([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP] as $flap) {
+            $builder->hinge(Flap::FRONT, $flap, 180);
         }
 
         return $builder
-            ->glue(self::LEFT, self::BOTTOM)->glue(self::RIGHT, self::BOTTOM)
-            ->layers(self::FACE, self::LEFT, self::RIGHT, self::BOTTOM, self::TOP)
+            ->glue(Flap::LEFT, Flap::BOTTOM)->glue(Flap::RIGHT, Flap::BOTTOM)
+            ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP)
             ->build();
     }
 

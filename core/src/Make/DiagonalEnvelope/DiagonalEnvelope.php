@@ -26,7 +26,7 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\TurnedSquare;
+use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Tool\ToolKind;
 
 /**
@@ -137,8 +137,8 @@ final readonly class DiagonalEnvelope implements Make
     private static function glue(Pattern $pattern, Folding $folding): array
     {
         $areas = [];
-        foreach ([TurnedSquare::LEFT, TurnedSquare::RIGHT] as $side) {
-            $area = Overlap::onFace($folding, $pattern->faceNamed(TurnedSquare::BOTTOM), $pattern->faceNamed($side));
+        foreach ([Flap::LEFT, Flap::RIGHT] as $side) {
+            $area = Overlap::onFace($folding, $pattern->faceNamed(Flap::BOTTOM), $pattern->faceNamed($side));
             $area !== null && $areas[$side] = $area;
         }
 

@@ -14,6 +14,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\TurnedSquare;
 use Gimbo\Core\Tool\ToolKind;
 
@@ -43,8 +44,8 @@ final readonly class Layout
         public Lie $lie,
         Step $cut,
     ) {
-        [$this->sideTrim, $sideMeasures] = self::trim($square->sideReach(), $square->width, $cut, Axis::Diagonal, ['top-left' => TurnedSquare::LEFT, 'bottom-right' => TurnedSquare::RIGHT]);
-        [$this->longTrim, $longMeasures] = self::trim($square->longReach(), $square->height, $cut, Axis::CrossDiagonal, ['bottom-left' => TurnedSquare::BOTTOM, 'top-right' => TurnedSquare::TOP]);
+        [$this->sideTrim, $sideMeasures] = self::trim($square->sideReach(), $square->width, $cut, Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT]);
+        [$this->longTrim, $longMeasures] = self::trim($square->longReach(), $square->height, $cut, Axis::CrossDiagonal, ['bottom-left' => Flap::BOTTOM, 'top-right' => Flap::TOP]);
         $this->trims = [...$sideMeasures, ...$longMeasures];
     }
 

@@ -13,6 +13,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\TurnedSquare;
 use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
@@ -72,8 +73,8 @@ final class PunchLayout
     private static function marks(Length $mark, MakeUp $madeOf, bool $isFromShortEnd): array
     {
         $corners = [
-            [TurnedSquare::LEFT, TurnedSquare::TOP], [TurnedSquare::LEFT, TurnedSquare::BOTTOM],
-            [TurnedSquare::BOTTOM, TurnedSquare::RIGHT], [TurnedSquare::RIGHT, TurnedSquare::TOP],
+            [Flap::LEFT, Flap::TOP], [Flap::LEFT, Flap::BOTTOM],
+            [Flap::BOTTOM, Flap::RIGHT], [Flap::RIGHT, Flap::TOP],
         ];
         $marks = [];
         foreach ($corners as $i => $flaps) {

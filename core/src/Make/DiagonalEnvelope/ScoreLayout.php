@@ -13,6 +13,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\TurnedSquare;
 use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
@@ -43,9 +44,9 @@ final class ScoreLayout
             $side, $exact,
             $wide->share($across)->and($high->share($across))->plus(new Term(TermKind::Seam, $seam->times(2)))->roundedTo($side),
             [
-                ...self::pair(Axis::Diagonal, ['top-left' => TurnedSquare::LEFT, 'bottom-right' => TurnedSquare::RIGHT],
+                ...self::pair(Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT],
                     $middle->minus($halfWide), self::madeOf($half, $wide, $standoff, $middle->minus($halfWide)), $standoff, 1),
-                ...self::pair(Axis::CrossDiagonal, ['top-right' => TurnedSquare::TOP, 'bottom-left' => TurnedSquare::BOTTOM],
+                ...self::pair(Axis::CrossDiagonal, ['top-right' => Flap::TOP, 'bottom-left' => Flap::BOTTOM],
                     $middle->minus($halfHigh), self::madeOf($half, $high, $standoff, $middle->minus($halfHigh)), $standoff, 3),
             ],
             new TurnedSquare($side->toMillimetres(), $halfWide->toMillimetres() * 2, $halfHigh->toMillimetres() * 2),

@@ -8,7 +8,7 @@ use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\TurnedSquare;
+use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
@@ -34,12 +34,12 @@ final class Work
             new WorkStep(Deed::Cut, $piece->id, with: ToolKind::Trimmer, measures: $of(MeasureKind::Cut), advice: ['try-on-plain-paper']),
             ...($isPunched ? self::punching($of(MeasureKind::Punch), $piece->id) : self::scoring($of(MeasureKind::Score), $piece->id)),
             ...($trims === [] ? [] : [new WorkStep(Deed::Trim, $piece->id, with: ToolKind::Trimmer, measures: $trims)]),
-            new WorkStep(Deed::RoundCorners, $piece->id, faces: [TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP]),
-            new WorkStep(Deed::Fold, $piece->id, faces: [TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP], onto: TurnedSquare::FACE, advice: $topAdvice),
+            new WorkStep(Deed::RoundCorners, $piece->id, faces: [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP]),
+            new WorkStep(Deed::Fold, $piece->id, faces: [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP], onto: Flap::FRONT, advice: $topAdvice),
             new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            new WorkStep(Deed::Glue, $piece->id, faces: [TurnedSquare::BOTTOM], onto: TurnedSquare::LEFT, advice: ['leave-the-top-free']),
+            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::LEFT, advice: ['leave-the-top-free']),
             new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [TurnedSquare::TOP], onto: TurnedSquare::BOTTOM),
+            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
         ];
     }
 
@@ -79,7 +79,7 @@ final class Work
                 advice: $i === 0 ? ['mark-the-middle-groove'] : [],
             );
         }
-        $steps[] = new WorkStep(Deed::Notch, $piece, faces: [TurnedSquare::FACE]);
+        $steps[] = new WorkStep(Deed::Notch, $piece, faces: [Flap::FRONT]);
 
         return $steps;
     }

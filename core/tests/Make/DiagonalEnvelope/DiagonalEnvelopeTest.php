@@ -9,7 +9,7 @@ use Gimbo\Core\Design\Lie;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Request\SpecEditor;
-use Gimbo\Core\Sheet\TurnedSquare;
+use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -95,7 +95,7 @@ final class DiagonalEnvelopeTest extends TestCase
         );
         self::assertSame([Deed::Score, Deed::Notch], array_slice($deeds(self::design(['options' => ['method' => 'score-board']])), 5, 2));
         $fold = array_values(array_filter(self::design()->steps, fn (WorkStep $step) => $step->do === Deed::Fold))[0];
-        self::assertSame([TurnedSquare::LEFT, TurnedSquare::RIGHT, TurnedSquare::BOTTOM, TurnedSquare::TOP], $fold->faces, 'sides first, the bottom over them');
+        self::assertSame([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP], $fold->faces, 'sides first, the bottom over them');
         self::assertSame([], $fold->advice);
     }
 
@@ -145,7 +145,7 @@ final class DiagonalEnvelopeTest extends TestCase
     {
         $design = self::design();
         $inset = ($design->pieces[0]->sheet->width->toMillimetres() * M_SQRT2 - $design->pieces[0]->folded->width - $design->pieces[0]->folded->height) / (2 * M_SQRT2);
-        self::assertSame([TurnedSquare::LEFT, TurnedSquare::RIGHT], array_keys($design->pieces[0]->glue));
+        self::assertSame([Flap::LEFT, Flap::RIGHT], array_keys($design->pieces[0]->glue));
         foreach ($design->pieces[0]->glue as $area) {
             // A strip 2d wide along the sheet's edge: its narrow extent there is the seam's width.
             [$x, $y] = [array_map(fn ($p) => $p->x, $area->points), array_map(fn ($p) => $p->y, $area->points)];
