@@ -49,7 +49,7 @@ final class Layers
         return PHPat::rule()
             ->classes(Selector::inNamespace('Gimbo\Core\Sheet'))
             ->shouldNot()->dependOn()
-            ->classes(...self::core('Make', 'Design', 'Exchange', 'Request', 'Fit'));
+            ->classes(...self::core('Make', 'Exchange', 'Request'));
     }
 
     public function test_makes_do_not_know_how_they_are_handed_on(): Rule

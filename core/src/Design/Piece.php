@@ -17,6 +17,7 @@ final readonly class Piece
     /**
      * @param Rectangle $sheet what to cut, a whole number of the trimmer's steps
      * @param Rectangle $exact the same before rounding
+     * @param MakeUp $sheetMadeOf of the sheet's width; of its height too where that is the same
      * @param list<Measure> $measures in the order they are set
      * @param array<string, Polygon> $glue where glue goes, by the face it is put on, on the flat sheet
      * @param ?Polygon $contents where the contents lie on the flat sheet
@@ -34,6 +35,7 @@ final readonly class Piece
         public array $glue = [],
         public ?Polygon $contents = null,
         public Lie $lie = Lie::Square,
+        public ?MakeUp $heightMadeOf = null,
     ) {
     }
 }

@@ -119,6 +119,7 @@ final readonly class DesignWriter
     {
         return [
             'id' => $fit->id,
+            'piece' => $fit->piece,
             'need' => self::mm($fit->need),
             'have' => self::mm($fit->have),
             'slack' => self::mm($fit->slack()),

@@ -23,6 +23,7 @@ final readonly class Fit
 
     /**
      * @param list<Remedy> $remedies
+     * @param ?string $piece the piece it is about, where it is about one of several
      */
     public function __construct(
         public string $id,
@@ -32,7 +33,14 @@ final readonly class Fit
         public Length $slip,
         public MakeUp $madeOf,
         public array $remedies = [],
+        public ?string $piece = null,
     ) {
+    }
+
+    /** A fit whose need is a figure of the trade, not a sum. */
+    public static function plain(string $id, Length $need, Length $have, Length $bare, Length $slip): self
+    {
+        return new self($id, $need, $have, $bare, $slip, MakeUp::of());
     }
 
     public function slack(): Length
@@ -53,6 +61,6 @@ final readonly class Fit
     /** @param list<Remedy> $remedies */
     public function withRemedies(array $remedies): self
     {
-        return new self($this->id, $this->need, $this->have, $this->bare, $this->slip, $this->madeOf, $remedies);
+        return new self($this->id, $this->need, $this->have, $this->bare, $this->slip, $this->madeOf, $remedies, $this->piece);
     }
 }

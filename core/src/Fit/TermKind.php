@@ -19,6 +19,8 @@ enum TermKind: string
     case Groove = 'groove';
     /** Half of the sheet's own diagonal, as it was cut. */
     case HalfDiagonal = 'half-diagonal';
+    /** How long a flap is made. */
+    case Flap = 'flap';
     /** How far a flap's tip reaches from its fold. */
     case Reach = 'reach';
     /** The face a flap lies on, from fold to fold. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make;
 
 use Gimbo\Core\Make\DiagonalEnvelope\DiagonalEnvelope;
+use Gimbo\Core\Make\StraightEnvelope\StraightEnvelope;
 use LogicException;
 
 /** Everything that can be made, by id: the one place where a make is registered. */
@@ -25,7 +26,10 @@ final readonly class Makes
 
     public static function all(): self
     {
-        return new self(new DiagonalEnvelope);
+        return new self(
+            new DiagonalEnvelope,
+            new StraightEnvelope,
+        );
     }
 
     public function find(string $id): ?Make

@@ -12,6 +12,9 @@ enum Deed: string
     case Punch = 'punch';
     case Trim = 'trim';
     case Notch = 'notch';
+    case CutOut = 'cut-out';
+    case Taper = 'taper';
+    case Slit = 'slit';
     case RoundCorners = 'round-corners';
     case TryFit = 'try-fit';
     case Fold = 'fold';

@@ -15,12 +15,10 @@ use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Fit\Dimension;
-use Gimbo\Core\Fit\MakeUp;
-use Gimbo\Core\Fit\Term;
-use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shared\FlatRoom;
+use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Paper\NamedSize;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
@@ -64,22 +62,15 @@ final readonly class DiagonalEnvelope implements Make
             : [];
     }
 
-    /** A sizes lie in the C envelopes as ISO 269 pairs them (14 × 9 mm more); else 1/4 in along and 1/8 in across, common practice. */
     public function usualClearance(Item $item): Clearance
     {
-        [$long, $short] = NamedSize::isIsoA($item->face())
-            ? [Length::mm(14), Length::mm(9)]
-            : [Length::inches(1, 4), Length::inches(1, 8)];
-
-        return $item->face()->isPortrait()
-            ? new Clearance($short, $long, Length::zero())
-            : new Clearance($long, $short, Length::zero());
+        return FlatRoom::usualClearance($item);
     }
 
     public function design(SizingRequest $request): Design
     {
-        $width = self::needed($request, Dimension::Width);
-        $height = self::needed($request, Dimension::Height);
+        $width = FlatRoom::needed($request, Dimension::Width);
+        $height = FlatRoom::needed($request, Dimension::Height);
         $isUpright = $width->figure()->isLessThan($height->figure());
         [$wide, $high] = $isUpright ? [$height, $width] : [$width, $height];
         $layout = $request->options->choice('method') === self::PUNCH
@@ -103,26 +94,12 @@ final readonly class DiagonalEnvelope implements Make
         $closed = new Extents($face->width->plus($t), $face->height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
         $fits = new Fits($request, $layout, $isUpright);
 
-        return new Design($request, [$piece], $inside, $closed, $fits->all($width, $height, $inside), Work::steps($piece, $request));
+        return new Design($request, [$piece], $inside, $closed, [...$fits->all($inside), ...FromPaper::fits([$piece], $request)], Work::steps($piece, $request));
     }
 
     public function remedies(string $fit, Design $design): array
     {
         return Remedies::for($fit, $design);
-    }
-
-    /** What the face must be from fold to fold: the paper goes round the contents' edge, and folds at its middle. */
-    private static function needed(SizingRequest $request, Dimension $dimension): MakeUp
-    {
-        $isWidth = $dimension === Dimension::Width;
-
-        return MakeUp::of(
-            new Term(TermKind::Contents, $isWidth ? $request->item->width : $request->item->height, $dimension),
-            new Term(TermKind::Clearance, $isWidth ? $request->clearance->width : $request->clearance->height, $dimension),
-            new Term(TermKind::Thickness, $request->item->stack(), Dimension::Depth),
-            new Term(TermKind::Clearance, $request->clearance->depth, Dimension::Depth),
-            new Term(TermKind::Paper, $request->paper->caliper),
-        );
     }
 
     /** @return list<Measure> in the order they are set */

@@ -6,26 +6,24 @@ namespace Gimbo\Core\Make\DiagonalEnvelope;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Paper\NamedSize;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Tool\Tools;
 
 /** What may mend a fit that fails, the least change first. Whether it does is Sizing's to try. */
 final class Remedies
 {
-    private const MOST_SHEETS = 2;
-
     /** @return list<Remedy> */
     public static function for(string $fit, Design $design): array
     {
         $request = $design->request;
 
         return match ($fit) {
-            Fits::SHEET => [...self::tighter($design), ...self::largerSheets($design)],
+            FromPaper::ID => [...self::tighter($design), ...FromPaper::remedies($design->pieces)],
             Fits::SEAM => [self::withSeam($request, Fits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, Fits::seamNeed())],
             Fits::FLAPS => [self::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
             Fits::TIPS => [self::finerTrimmer($request)],
@@ -56,19 +54,6 @@ final class Remedies
         return $remedies;
     }
 
-    /** @return list<Remedy> the smallest sheets by name that take the square */
-    private static function largerSheets(Design $design): array
-    {
-        $piece = $design->pieces[0]->sheet;
-        $fitting = array_filter(NamedSize::all(), fn (NamedSize $size) => $size->kind === 'sheet' && $piece->comesOutOf($size->size));
-        usort($fitting, fn (NamedSize $a, NamedSize $b) => $a->size->width->plus($a->size->height)->compareTo($b->size->width->plus($b->size->height)));
-
-        return array_map(fn (NamedSize $size) => new Remedy('larger-sheet', [
-            '/paper/sheet/width' => self::ownText($size, $size->size->width),
-            '/paper/sheet/height' => self::ownText($size, $size->size->height),
-        ], ['sheet' => $size->id]), array_slice($fitting, 0, self::MOST_SHEETS));
-    }
-
     private static function finerTrimmer(SizingRequest $request): Remedy
     {
         return new Remedy('finer-trimmer', ['/tools/cut' => self::text($request->system, Tools::usual($request->system)->cut->size)]);
@@ -89,11 +74,5 @@ final class Remedies
     private static function text(System $system, Length $length): string
     {
         return LengthFormatter::for($system)->text($length);
-    }
-
-    /** A sheet named in millimetres is bought in millimetres, whatever the maker measures in. */
-    private static function ownText(NamedSize $size, Length $length): string
-    {
-        return self::text($size->isMetric() ? System::Metric : System::Imperial, $length);
     }
 }

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make\StraightEnvelope;
+
+use Gimbo\Core\Crease\FoldedBox;
+use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\Overlap;
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Crease\PatternBuilder;
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shared\FlatRoom;
+use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Request\Clearance;
+use Gimbo\Core\Request\Item;
+use Gimbo\Core\Request\OptionSpec;
+use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\WorkStep;
+
+/**
+ * An envelope from a rectangle: side flaps, a bottom flap over them, a top flap that closes.
+ *
+ * `tuck`: narrow sides under a bottom flap that meets the top flap. `wrap`: sides so wide that they overlap in the middle,
+ * with a narrow bottom and top. Flap lengths are common practice, no source. Formulas: docs/formulas.md, "Straight envelope".
+ */
+final readonly class StraightEnvelope implements Make
+{
+    public const TUCK = 'tuck';
+
+    public const WRAP = 'wrap';
+
+    /** The corners come out a hair inside the scores, so that seams lie flat. */
+    private const RELIEF_MM = 0.5;
+
+    /** How much a flap's end is narrower than its fold, on each side. */
+    private const TAPER_MM = 4.0;
+
+    private const LAYERS = 4;
+
+    public function id(): string
+    {
+        return 'straight-envelope';
+    }
+
+    public function options(): array
+    {
+        return [
+            OptionSpec::choice('sides', [self::TUCK, self::WRAP]),
+            OptionSpec::length('sideFlap'),
+            OptionSpec::length('bottomFlap'),
+            OptionSpec::length('topFlap'),
+        ];
+    }
+
+    public function chosenLengths(SizingRequest $request): array
+    {
+        $isTuck = $request->options->choice('sides') === self::TUCK;
+        $width = FlatRoom::needed($request, Dimension::Width)->figure();
+        $height = FlatRoom::needed($request, Dimension::Height)->figure();
+
+        return [
+            'sideFlap' => $request->options->length('sideFlap') ?? ($isTuck ? Length::inches(5, 4) : $width->timesNearest(1, 2)->plus(Length::inches(1))),
+            'bottomFlap' => $request->options->length('bottomFlap') ?? ($isTuck ? $height->timesNearest(1, 2) : Length::inches(1)),
+            'topFlap' => $request->options->length('topFlap') ?? ($isTuck ? $height->timesNearest(1, 2)->plus(Length::inches(1, 2)) : Length::inches(3, 2)),
+        ];
+    }
+
+    public function usualClearance(Item $item): Clearance
+    {
+        return FlatRoom::usualClearance($item);
+    }
+
+    public function design(SizingRequest $request): Design
+    {
+        $flap = array_map(fn (Length $length) => Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, $length))), $this->chosenLengths($request));
+        $grid = new GridSheet(
+            GridAxis::of(Axis::Width, [$flap['sideFlap']], FlatRoom::needed($request, Dimension::Width), [$flap['sideFlap']], $request->tools),
+            GridAxis::of(Axis::Height, [$flap['bottomFlap']], FlatRoom::needed($request, Dimension::Height), [$flap['topFlap']], $request->tools),
+        );
+        $pattern = self::pattern($grid, $request);
+        $folding = Folding::of($pattern);
+        $item = $request->item;
+        $piece = new Piece(
+            'envelope', 1, $grid->sheet(), $grid->exact(), $grid->columns->madeOf, $grid->measures(), $pattern, $folding,
+            FoldedBox::around($folding, new Point(1, 0)), self::glue($pattern, $folding),
+            $grid->centredIn(1, 1, $item->width->toMillimetres(), $item->height->toMillimetres()),
+            heightMadeOf: $grid->rows->madeOf,
+        );
+        $t = $request->paper->caliper;
+        [$width, $height] = [$grid->columns->main(), $grid->rows->main()];
+        $inside = new Extents($width->minus($t), $height->minus($t), Length::zero());
+        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($item->stack()));
+
+        return new Design($request, [$piece], $inside, $closed, [...self::fits($grid, $request, $inside), ...FromPaper::fits([$piece], $request)], self::steps($piece, $request));
+    }
+
+    public function remedies(string $fit, Design $design): array
+    {
+        return match ($fit) {
+            FromPaper::ID => FromPaper::remedies($design->pieces),
+            'flaps-overlap', 'sides-overlap', 'flaps-stay-inside', 'seam-takes-glue' => [
+                new Remedy('usual-flaps', ['/options/topFlap' => null, '/options/bottomFlap' => null, '/options/sideFlap' => null]),
+                new Remedy('tuck-instead', ['/options' => ['sides' => self::TUCK]]),
+                new Remedy('wrap-instead', ['/options' => ['sides' => self::WRAP]]),
+            ],
+            default => [],
+        };
+    }
+
+    private static function pattern(GridSheet $grid, SizingRequest $request): Pattern
+    {
+        [$x0, $x1, $x2, $x3] = array_map($grid->columns->edge(...), [0, 1, 2, 3]);
+        [$y0, $y1, $y2, $y3] = array_map($grid->rows->edge(...), [0, 1, 2, 3]);
+        $r = min(self::RELIEF_MM, ($x2 - $x1) / 20, ($y2 - $y1) / 20);
+        $taper = fn (float $flap, float $base): float => $r + min(self::TAPER_MM, $flap / 3, $base / 4);
+        $side = $taper($x1 - $x0, $y2 - $y1);
+        $bottom = $taper($y1 - $y0, $x2 - $x1);
+        $top = $taper($y3 - $y2, $x2 - $x1);
+        $shape = fn (array ...$points): Polygon => Polygon::of(array_values(array_map(fn (array $p) => new Point($p[0], $p[1]), $points)));
+        $builder = (new PatternBuilder)
+            ->face(Flap::FRONT, $grid->cell(1, 1))
+            ->face(Flap::LEFT, $shape([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]))
+            ->face(Flap::RIGHT, $shape([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]))
+            ->face(Flap::BOTTOM, $shape([$x1 + $r, $y1], [$x1 + $bottom, $y0], [$x2 - $bottom, $y0], [$x2 - $r, $y1]))
+            ->face(Flap::TOP, $shape([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]))
+            ->hinge(Flap::FRONT, Flap::LEFT, 180, 'x1')->hinge(Flap::FRONT, Flap::RIGHT, 180, 'x2')
+            ->hinge(Flap::FRONT, Flap::BOTTOM, 180, 'y1')->hinge(Flap::FRONT, Flap::TOP, 180, 'y2')
+            ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP);
+        if ($request->options->choice('sides') === self::WRAP) {
+            $builder->glue(Flap::LEFT, Flap::RIGHT);
+        }
+
+        return $builder->glue(Flap::RIGHT, Flap::BOTTOM)->build();
+    }
+
+    /** @return array<string, Polygon> */
+    private static function glue(Pattern $pattern, Folding $folding): array
+    {
+        $areas = [];
+        foreach ([[Flap::BOTTOM, Flap::LEFT], [Flap::BOTTOM, Flap::RIGHT], [Flap::RIGHT, Flap::LEFT]] as [$on, $under]) {
+            $area = Overlap::onFace($folding, $pattern->faceNamed($on), $pattern->faceNamed($under));
+            $area !== null && $areas["$on-$under"] = $area;
+        }
+
+        return $areas;
+    }
+
+    /** @return list<Fit> the needs of flaps and seams are common practice, no source */
+    private static function fits(GridSheet $grid, SizingRequest $request, Extents $inside): array
+    {
+        [$side, , $otherSide] = $grid->columns->widths;
+        [$bottom, , $top] = $grid->rows->widths;
+        [$width, $height] = [$grid->columns->main(), $grid->rows->main()];
+        $miss = Fit::handMiss();
+        $isTuck = $request->options->choice('sides') === self::TUCK;
+        $room = Length::min($width->minus(Length::max($side, $otherSide)), $height->minus(Length::max($bottom, $top)));
+
+        return [
+            FlatRoom::fit($request, Dimension::Width, $inside->width, $miss->times(3)),
+            FlatRoom::fit($request, Dimension::Height, $inside->height, $miss->times(3)),
+            $isTuck
+                ? Fit::plain('flaps-overlap', Length::inches(1, 4), $top->plus($bottom)->minus($height), Length::zero(), $miss->times(2))
+                : Fit::plain('sides-overlap', Length::inches(1, 2), $side->plus($otherSide)->minus($width), Length::inches(1, 4), $miss->times(2)),
+            Fit::plain('seam-takes-glue', Length::inches(3, 8), Length::min($side, $bottom), Length::inches(1, 4), $miss),
+            Fit::plain('flaps-stay-inside', Length::zero(), $room, Length::zero(), $miss),
+        ];
+    }
+
+    /** @return list<WorkStep> */
+    private static function steps(Piece $piece, SizingRequest $request): array
+    {
+        $sides = [Flap::LEFT, Flap::RIGHT];
+        $isWrap = $request->options->choice('sides') === self::WRAP;
+
+        return [
+            ...GridWork::cutAndScore($piece, isTried: true),
+            new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::FRONT], advice: ['a-hair-inside-the-score']),
+            new WorkStep(Deed::Taper, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP]),
+            new WorkStep(Deed::RoundCorners, $piece->id, faces: [Flap::TOP]),
+            new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP], onto: Flap::FRONT),
+            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
+            ...($isWrap ? [new WorkStep(Deed::Glue, $piece->id, faces: [Flap::RIGHT], onto: Flap::LEFT)] : []),
+            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::RIGHT, advice: ['leave-the-top-free']),
+            new WorkStep(Deed::Fill, $piece->id),
+            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
+        ];
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Sheet;
+
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Tool\Tools;
+
+/**
+ * One direction of a sheet, divided by straight scores into strips.
+ *
+ * A score is read from whichever edge it is counted from: the strips before the main one from the near edge (left or
+ * bottom), those after it from the far edge. Their scores fall on the scoring tool's step; the sheet falls on the
+ * cutting tool's; the main strip takes whatever is left, which is never less than it needs.
+ */
+final readonly class GridAxis
+{
+    /**
+     * @param list<Length> $widths of the strips, from the near edge on
+     * @param list<Length> $lines where the scores lie, from the near edge
+     * @param list<Measure> $scores in the order of the lines
+     * @param int $main index of the main strip
+     */
+    private function __construct(
+        public Axis $axis,
+        public array $widths,
+        public array $lines,
+        public array $scores,
+        public int $main,
+        public Length $total,
+        public Length $exact,
+        public MakeUp $madeOf,
+    ) {
+    }
+
+    /**
+     * @param list<Strip> $before from the near edge inwards
+     * @param MakeUp $main what the main strip needs
+     * @param list<Strip> $after from the far edge inwards
+     */
+    public static function of(Axis $axis, array $before, MakeUp $main, array $after, Tools $tools): self
+    {
+        [$near, $far] = $axis === Axis::Width ? ['left', 'right'] : ['bottom', 'top'];
+        $name = $axis === Axis::Width ? 'x' : 'y';
+        [$nearWidths, $nearScores] = self::counted($before, $axis, $near, $tools, fn (int $i) => $name.($i + 1));
+        $lines = count($before) + count($after);
+        [$farWidths, $farScores] = self::counted($after, $axis, $far, $tools, fn (int $i) => $name.($lines - $i));
+        $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
+        $needs = array_map(fn (Strip $strip) => $strip->need, [...$before, ...$after]);
+        $madeOf = array_reduce($needs, fn (MakeUp $sum, MakeUp $need) => $sum->and($need), $main);
+        $total = $tools->cut->up($outer->plus($main->figure()));
+        $widths = [...$nearWidths, $total->minus($outer), ...array_reverse($farWidths)];
+        $at = Length::zero();
+        $positions = [];
+        foreach (array_slice($widths, 0, -1) as $width) {
+            $at = $at->plus($width);
+            $positions[] = $at;
+        }
+
+        return new self(
+            $axis, $widths, $positions, [...$nearScores, ...array_reverse($farScores)], count($before),
+            $total, $madeOf->figure(), $madeOf->roundedTo($total),
+        );
+    }
+
+    /** The setting that cuts the sheet to this length. */
+    public function cut(): Measure
+    {
+        return new Measure(MeasureKind::Cut, ToolKind::Trimmer, $this->axis, $this->axis === Axis::Width ? 'left' : 'top', $this->total, $this->madeOf);
+    }
+
+    public function width(int $strip): Length
+    {
+        return $this->widths[$strip] ?? throw new \LogicException('No such strip.');
+    }
+
+    public function main(): Length
+    {
+        return $this->width($this->main);
+    }
+
+    /** Where a strip begins, in millimetres from the near edge; the number after the last one gives the far edge. */
+    public function edge(int $strip): float
+    {
+        return match (true) {
+            $strip === 0 => 0.0,
+            $strip === count($this->widths) => $this->total->toMillimetres(),
+            default => ($this->lines[$strip - 1] ?? throw new \LogicException('No such strip.'))->toMillimetres(),
+        };
+    }
+
+    /**
+     * @param list<Strip> $strips
+     * @param callable(int): string $crease the name of the line that ends a strip
+     * @return array{list<Length>, list<Measure>}
+     */
+    private static function counted(array $strips, Axis $axis, string $from, Tools $tools, callable $crease): array
+    {
+        $widths = [];
+        $scores = [];
+        $reading = Length::zero();
+        $madeOf = MakeUp::of();
+        foreach ($strips as $i => $strip) {
+            $need = $strip->need->figure();
+            $width = $strip->isContained ? Length::max($tools->score->down($need), $tools->score->size) : $tools->score->up($need);
+            $reading = $reading->plus($width);
+            $madeOf = $madeOf->and($strip->need->roundedTo($width));
+            $widths[] = $width;
+            $scores[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $from, $reading, $madeOf, [$crease($i)]);
+        }
+
+        return [$widths, $scores];
+    }
+}
