@@ -19,6 +19,14 @@ enum TermKind: string
     case Groove = 'groove';
     /** Half of the sheet's own diagonal, as it was cut. */
     case HalfDiagonal = 'half-diagonal';
+    /** The light that stands between two faces. */
+    case Light = 'light';
+    /** A depth that was asked for. */
+    case Depth = 'depth';
+    /** The tray as it will really be, from score to score. */
+    case Tray = 'tray';
+    /** What a lid has to spare so that it goes on and off. */
+    case Play = 'play';
     /** How long a flap is made. */
     case Flap = 'flap';
     /** How far a flap's tip reaches from its fold. */

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make;
 
 use Gimbo\Core\Make\DiagonalEnvelope\DiagonalEnvelope;
+use Gimbo\Core\Make\FoldedCard\FoldedCard;
+use Gimbo\Core\Make\LanternCard\LanternCard;
+use Gimbo\Core\Make\SlopeBox\SlopeBox;
 use Gimbo\Core\Make\StraightEnvelope\StraightEnvelope;
+use Gimbo\Core\Make\TrayAndLid\TrayAndLid;
 use LogicException;
 
 /** Everything that can be made, by id: the one place where a make is registered. */
@@ -29,6 +33,10 @@ final readonly class Makes
         return new self(
             new DiagonalEnvelope,
             new StraightEnvelope,
+            new TrayAndLid,
+            new SlopeBox,
+            new FoldedCard,
+            new LanternCard,
         );
     }
 

@@ -113,13 +113,13 @@ final class FieldReader
         }
     }
 
-    public function count(string $at, int $most): ?int
+    public function count(string $at, int $most, int $least = 1): ?int
     {
         $value = $this->get($at);
-        if ($value === null || (is_int($value) && $value >= 1 && $value <= $most)) {
+        if ($value === null || (is_int($value) && $value >= $least && $value <= $most)) {
             return $value;
         }
-        $this->problem($at, Reason::of('count.out-of-range', ['most' => $most]));
+        $this->problem($at, Reason::of('count.out-of-range', ['least' => $least, 'most' => $most]));
 
         return null;
     }

@@ -9,4 +9,5 @@ enum OptionKind: string
 {
     case Choice = 'choice';
     case Length = 'length';
+    case Count = 'count';
 }

@@ -16,6 +16,9 @@ final readonly class OptionSpec
         public OptionKind $kind,
         public array $choices = [],
         public ?array $when = null,
+        public int $least = 0,
+        public int $most = 0,
+        public ?int $default = null,
     ) {
     }
 
@@ -31,9 +34,15 @@ final readonly class OptionSpec
         return new self($id, OptionKind::Length);
     }
 
+    /** A whole number; with no default the make works it out. */
+    public static function count(string $id, int $least, int $most, ?int $default): self
+    {
+        return new self($id, OptionKind::Count, least: $least, most: $most, default: $default);
+    }
+
     /** The same option, ignored unless another has this choice. */
     public function onlyWith(string $option, string $choice): self
     {
-        return new self($this->id, $this->kind, $this->choices, [$option, $choice]);
+        return new self($this->id, $this->kind, $this->choices, [$option, $choice], $this->least, $this->most, $this->default);
     }
 }

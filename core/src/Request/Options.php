@@ -13,14 +13,20 @@ final readonly class Options
     /**
      * @param array<string, string> $choices
      * @param array<string, Length> $lengths
+     * @param array<string, int> $counts
      */
-    public function __construct(private array $choices, private array $lengths)
+    public function __construct(private array $choices, private array $lengths, private array $counts = [])
     {
     }
 
     public function choice(string $id): string
     {
         return $this->choices[$id] ?? throw new LogicException("No choice is called $id.");
+    }
+
+    public function count(string $id): ?int
+    {
+        return $this->counts[$id] ?? null;
     }
 
     public function length(string $id): ?Length

@@ -15,7 +15,7 @@ final class SpecEditor
 {
     private const LENGTHS = '~^/(holds/(width|height|thickness)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch))$~';
 
-    private const COUNTS = ['/holds/count', '/paper/grammage'];
+    private const COUNTS = '~^/(holds/count|paper/grammage|options/(sheets|dividers|perPocket))$~';
 
     /** A pointer deeper or longer than any field's is not one. */
     private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
@@ -75,7 +75,7 @@ final class SpecEditor
         if (! is_string($to)) {
             return $to;
         }
-        if (in_array($change->at, self::COUNTS, true)) {
+        if (preg_match(self::COUNTS, $change->at) === 1) {
             return preg_match('/^\s*\d{1,6}\s*$/', $to) === 1 ? (int) $to : $to;
         }
         if (! $isLength && preg_match(self::LENGTHS, $change->at) !== 1) {

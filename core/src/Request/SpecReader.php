@@ -113,15 +113,19 @@ final readonly class SpecReader
         $in->allowOnly('/options', array_map(fn (OptionSpec $option) => $option->id, $specs), 'option.unknown');
         $choices = [];
         $lengths = [];
+        $counts = [];
         foreach ($specs as $option) {
             $at = "/options/$option->id";
             if ($option->kind === OptionKind::Choice) {
-                $choices[$option->id] = $in->choice($at, $option->choices, $option->choices[0]);
+                $choices[$option->id] = $in->choice($at, $option->choices, $option->choices[0] ?? '');
+            } elseif ($option->kind === OptionKind::Count) {
+                $count = $in->count($at, $option->most, $option->least) ?? $option->default;
+                $count !== null && $counts[$option->id] = $count;
             } elseif (($length = $in->length($at)) !== null) {
                 $lengths[$option->id] = $length;
             }
         }
 
-        return new Options($choices, $lengths);
+        return new Options($choices, $lengths, $counts);
     }
 }

@@ -17,7 +17,8 @@ use Gimbo\Core\Tool\Tools;
  *
  * A score is read from whichever edge it is counted from: the strips before the main one from the near edge (left or
  * bottom), those after it from the far edge. Their scores fall on the scoring tool's step; the sheet falls on the
- * cutting tool's; the main strip takes whatever is left, which is never less than it needs.
+ * cutting tool's; the main strip takes whatever is left, which is never less than it needs (or never more, where it
+ * has to go inside something).
  */
 final readonly class GridAxis
 {
@@ -43,8 +44,9 @@ final readonly class GridAxis
      * @param list<Strip> $before from the near edge inwards
      * @param MakeUp $main what the main strip needs
      * @param list<Strip> $after from the far edge inwards
+     * @param bool $isContained whether the main strip must not come out larger than it needs, instead of not smaller
      */
-    public static function of(Axis $axis, array $before, MakeUp $main, array $after, Tools $tools): self
+    public static function of(Axis $axis, array $before, MakeUp $main, array $after, Tools $tools, bool $isContained = false): self
     {
         [$near, $far] = $axis === Axis::Width ? ['left', 'right'] : ['bottom', 'top'];
         $name = $axis === Axis::Width ? 'x' : 'y';
@@ -54,7 +56,8 @@ final readonly class GridAxis
         $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
         $needs = array_map(fn (Strip $strip) => $strip->need, [...$before, ...$after]);
         $madeOf = array_reduce($needs, fn (MakeUp $sum, MakeUp $need) => $sum->and($need), $main);
-        $total = $tools->cut->up($outer->plus($main->figure()));
+        $whole = $outer->plus($main->figure());
+        $total = $isContained ? Length::max($tools->cut->down($whole), $tools->cut->up($outer->plus(Length::ofTicks(1)))) : $tools->cut->up($whole);
         $widths = [...$nearWidths, $total->minus($outer), ...array_reverse($farWidths)];
         $at = Length::zero();
         $positions = [];

@@ -57,9 +57,9 @@ final readonly class GridSheet
     {
         $measures = [$this->columns->cut(), $this->rows->cut()];
         foreach (self::TURNS as $edge) {
-            foreach ([...$this->columns->scores, ...$this->rows->scores] as $score) {
-                $score->from === $edge && $measures[] = $score;
-            }
+            $scores = array_filter([...$this->columns->scores, ...$this->rows->scores], fn (Measure $score) => $score->from === $edge);
+            usort($scores, fn (Measure $a, Measure $b) => $a->at->compareTo($b->at));
+            array_push($measures, ...$scores);
         }
 
         return $measures;
