@@ -21,6 +21,12 @@ enum TermKind: string
     case HalfDiagonal = 'half-diagonal';
     /** The light that stands between two faces. */
     case Light = 'light';
+    /** Half of a panel, where two meet. */
+    case HalfPanel = 'half-panel';
+    /** The reading that sets a slanted cut on the rail. */
+    case Slant = 'slant';
+    /** A gusset as it will really be. */
+    case Gusset = 'gusset';
     /** A depth that was asked for. */
     case Depth = 'depth';
     /** The tray as it will really be, from score to score. */

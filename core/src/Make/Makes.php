@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make;
 
 use Gimbo\Core\Make\DiagonalEnvelope\DiagonalEnvelope;
+use Gimbo\Core\Make\DiamondCard\DiamondCard;
 use Gimbo\Core\Make\FoldedCard\FoldedCard;
 use Gimbo\Core\Make\LanternCard\LanternCard;
+use Gimbo\Core\Make\NoteWallet\NoteWallet;
+use Gimbo\Core\Make\SlantGateCard\SlantGateCard;
 use Gimbo\Core\Make\SlopeBox\SlopeBox;
 use Gimbo\Core\Make\StraightEnvelope\StraightEnvelope;
 use Gimbo\Core\Make\TrayAndLid\TrayAndLid;
@@ -35,7 +38,10 @@ final readonly class Makes
             new StraightEnvelope,
             new TrayAndLid,
             new SlopeBox,
+            new NoteWallet,
             new FoldedCard,
+            new DiamondCard,
+            new SlantGateCard,
             new LanternCard,
         );
     }

@@ -15,6 +15,8 @@ enum Deed: string
     case CutOut = 'cut-out';
     case Taper = 'taper';
     case Slit = 'slit';
+    case Mark = 'mark';
+    case Slant = 'slant';
     case RoundCorners = 'round-corners';
     case TryFit = 'try-fit';
     case Fold = 'fold';

@@ -10,7 +10,6 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
-use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\Make;
@@ -98,10 +97,8 @@ final readonly class FoldedCard implements Make
             'letter' => [[Strip::atMost($inner)], [Strip::atMost($whole)]],
             default => [[Strip::atMost($whole)], []],
         };
-        // The back is no larger than the front that lies on it, or the card would close to the larger of the two.
-        $main = MakeUp::of(...$whole->terms);
 
-        return GridAxis::of($axis, $before, $main, $after, $request->tools, isContained: true);
+        return GridAxis::of($axis, $before, $whole, $after, $request->tools, isContained: true);
     }
 
     private static function pattern(GridSheet $grid, GridAxis $folded, string $fold, bool $isSide): \Gimbo\Core\Crease\Pattern

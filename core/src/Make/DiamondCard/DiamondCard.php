@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make\DiamondCard;
+
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Crease\PatternBuilder;
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shared\CardSize;
+use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\GridPiece;
+use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Request\Clearance;
+use Gimbo\Core\Request\Item;
+use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Tool\ToolKind;
+
+/**
+ * Two diamonds that close over the front. Sheet 4a × h, closes to 2a × h; six creases meet at each diamond's inner tip.
+ *
+ * Formulas: docs/formulas.md, "Diamond card".
+ */
+final readonly class DiamondCard implements Make
+{
+    public function id(): string
+    {
+        return 'diamond-card';
+    }
+
+    public function options(): array
+    {
+        return [];
+    }
+
+    public function chosenLengths(SizingRequest $request): array
+    {
+        return [];
+    }
+
+    public function usualClearance(Item $item): Clearance
+    {
+        return CardSize::noClearance();
+    }
+
+    public function design(SizingRequest $request): Design
+    {
+        $grid = self::grid($request);
+        $piece = GridPiece::of('card', $grid, self::pattern($grid), more: self::marks($grid));
+        [$a, $height] = [$grid->columns->width(0), $grid->rows->main()];
+        $size = new Extents($a->times(2), $height, Length::zero());
+
+        return new Design(
+            $request, [$piece], $size, new Extents($a->times(2), $height, $request->paper->caliper->times(4)),
+            [...CardSize::fits($request, $a->times(2), $height), ...FromPaper::fits([$piece], $request)],
+            [
+                ...GridWork::cutAndScore($piece),
+                new WorkStep(Deed::Mark, $piece->id, with: ToolKind::ScoringBoard, measures: array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark))),
+                new WorkStep(Deed::CutOut, $piece->id, faces: ['left-diamond', 'right-diamond']),
+                new WorkStep(Deed::Fold, $piece->id, faces: ['left-diamond', 'right-diamond'], onto: 'middle', advice: ['mountains-straight-valleys-slanted']),
+            ],
+        );
+    }
+
+    public function remedies(string $fit, Design $design): array
+    {
+        return $fit === FromPaper::ID ? FromPaper::remedies($design->pieces) : [];
+    }
+
+    /** The scores lie at a, 3a/2 from either end, the marks at a/2: all on the step when a is a whole number of double steps. */
+    private static function grid(SizingRequest $request): GridSheet
+    {
+        $double = Step::of($request->tools->score->size->times(2));
+        $quarter = CardSize::part($request, Dimension::Width, 1, 2);
+        $a = Length::max($double->down($quarter->figure()), $double->size);
+        $full = Strip::atMost($quarter->roundedTo($a));
+        $half = Strip::atMost(MakeUp::of(new Term(TermKind::HalfPanel, $a->timesNearest(1, 2), null, $a)));
+        $middle = MakeUp::of(new Term(TermKind::HalfPanel, $a));
+
+        return new GridSheet(
+            GridAxis::of(Axis::Width, [$full, $half], $middle, [$full, $half], $request->tools, isContained: true),
+            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $request->tools, isContained: true),
+        );
+    }
+
+    /** @return list<Measure> where the diagonals meet the top and bottom edge: a/2 and 3a/2 from either end */
+    private static function marks(GridSheet $grid): array
+    {
+        $half = $grid->columns->width(1);
+        $madeOf = MakeUp::of(new Term(TermKind::HalfPanel, $half, null, $grid->columns->width(0)));
+
+        return array_map(fn (string $from) => new Measure(MeasureKind::Mark, ToolKind::ScoringBoard, Axis::Width, $from, $half, $madeOf, ["$from-slant"]), ['left', 'right']);
+    }
+
+    private static function pattern(GridSheet $grid): Pattern
+    {
+        [$w, $h] = [$grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres()];
+        $builder = (new PatternBuilder)->face('middle', $grid->cell(2, 0));
+        foreach (['left' => fn (float $x): float => $x, 'right' => fn (float $x): float => $w - $x] as $side => $x) {
+            [$a, $b] = [$grid->columns->edge(1), $grid->columns->edge(2)];
+            $p = fn (float $along, float $up): Point => new Point($x($along), $up);
+            $tip = $p($a, $h / 2);
+            $slant = "$side-slant";
+            [$straight, $inner] = $side === 'left' ? ['x1', 'x2'] : ['x4', 'x3'];
+            $near = $a - ($b - $a);
+            $builder
+                ->face("$side-inner", Polygon::of([$p($b, 0), $p($b, $h), $tip]))
+                ->face("$side-lower", Polygon::of([$p($a, 0), $p($b, 0), $tip]))
+                ->face("$side-upper", Polygon::of([$p($a, $h), $tip, $p($b, $h)]))
+                ->face("$side-lower-outer", Polygon::of([$p($near, 0), $p($a, 0), $tip]))
+                ->face("$side-upper-outer", Polygon::of([$p($near, $h), $tip, $p($a, $h)]))
+                ->face("$side-diamond", Polygon::of([$p(0, $h / 2), $p($near, 0), $tip, $p($near, $h)]))
+                ->hinge('middle', "$side-inner", -180, $inner)
+                ->hinge("$side-inner", "$side-lower", 180, $slant)->hinge("$side-inner", "$side-upper", 180, $slant)
+                ->hinge("$side-lower", "$side-lower-outer", -180, $straight)->hinge("$side-upper", "$side-upper-outer", -180, $straight)
+                ->hinge("$side-lower-outer", "$side-diamond", 180, $slant)->hinge("$side-upper-outer", "$side-diamond", 180, $slant);
+        }
+
+        return $builder->build();
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make\SlantGateCard;
+
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Crease\PatternBuilder;
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shared\CardSize;
+use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\GridPiece;
+use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Request\Clearance;
+use Gimbo\Core\Request\Item;
+use Gimbo\Core\Request\OptionSpec;
+use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Tool\ToolKind;
+
+/**
+ * Two flaps with slanted edges that wrap over each other.
+ *
+ * Each slanted cut is set on the rail without marking: one point lies on the rail, the sheet's corner at a reading k on
+ * the ruler. k is what the trimmer can be set to; tip and foot follow from it. Formulas: docs/formulas.md, "Slant-gate card".
+ */
+final readonly class SlantGateCard implements Make
+{
+    public function id(): string
+    {
+        return 'slant-gate-card';
+    }
+
+    public function options(): array
+    {
+        return [OptionSpec::length('flap'), OptionSpec::length('tipDrop'), OptionSpec::length('footInset')];
+    }
+
+    /** Common practice, no source: a flap of four fifths of the front, its tip three tenths down, its foot three tenths in. */
+    public function chosenLengths(SizingRequest $request): array
+    {
+        $options = $request->options;
+        $flap = $options->length('flap') ?? $request->item->width->timesNearest(4, 5);
+
+        return [
+            'flap' => $flap,
+            'tipDrop' => $options->length('tipDrop') ?? $request->item->height->timesNearest(3, 10),
+            'footInset' => $options->length('footInset') ?? $flap->timesNearest(3, 10),
+        ];
+    }
+
+    public function usualClearance(Item $item): Clearance
+    {
+        return CardSize::noClearance();
+    }
+
+    public function design(SizingRequest $request): Design
+    {
+        $chosen = $this->chosenLengths($request);
+        $flap = Strip::atMost(MakeUp::of(new Term(TermKind::Flap, $chosen['flap'])));
+        $grid = new GridSheet(
+            GridAxis::of(Axis::Width, [$flap], CardSize::part($request, Dimension::Width), [$flap], $request->tools, isContained: true),
+            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $request->tools, isContained: true),
+        );
+        [$reach, $width, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->columns->main(), $grid->rows->main()];
+        $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $request->tools->cut);
+        $foot = RailCut::reaching($height->toMillimetres() - $tip->other, $chosen['footInset']->toMillimetres(), $request->tools->cut);
+        $piece = GridPiece::of('card', $grid, self::pattern($grid, $tip->other, $foot->other), more: self::cuts($tip, $foot));
+        $miss = Fit::handMiss();
+        $feet = Length::nearestTo(2 * ($reach - $foot->other));
+
+        return new Design(
+            $request, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(3)),
+            [
+                ...CardSize::fits($request, $width, $height),
+                Fit::plain('tips-overlap', Length::zero(), Length::nearestTo(2 * $reach)->minus($width), Length::zero(), $miss->times(2)),
+                Fit::plain('feet-meet', $width, $feet, $width, $miss->times(2)),
+                Fit::plain('flaps-stay-inside', Length::zero(), $width->minus($grid->columns->width(0)), Length::zero(), $miss),
+                ...FromPaper::fits([$piece], $request),
+            ],
+            [
+                ...GridWork::cutAndScore($piece),
+                new WorkStep(Deed::Slant, $piece->id, with: ToolKind::Trimmer, measures: array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Trim)), faces: ['left-flap', 'right-flap'], advice: ['left-and-right-are-mirror-images']),
+                new WorkStep(Deed::Fold, $piece->id, faces: ['left-flap', 'right-flap'], onto: 'front'),
+            ],
+        );
+    }
+
+    public function remedies(string $fit, Design $design): array
+    {
+        return match ($fit) {
+            FromPaper::ID => FromPaper::remedies($design->pieces),
+            'tips-overlap', 'feet-meet', 'flaps-stay-inside' => [
+                new Remedy('usual-foot', ['/options/footInset' => null]),
+                new Remedy('usual-flaps', ['/options/flap' => null, '/options/tipDrop' => null, '/options/footInset' => null]),
+            ],
+            default => [],
+        };
+    }
+
+    /** @return list<Measure> the rail settings: the upper corner, then the lower one, of each flap */
+    private static function cuts(RailCut $tip, RailCut $foot): array
+    {
+        $measures = [];
+        foreach ([['top', $tip], ['bottom', $foot]] as [$end, $cut]) {
+            foreach (['left', 'right'] as $side) {
+                $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf);
+            }
+        }
+
+        return $measures;
+    }
+
+    private static function pattern(GridSheet $grid, float $tipDrop, float $footInset): Pattern
+    {
+        [$w, $h, $x1, $x2] = [$grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres(), $grid->columns->edge(1), $grid->columns->edge(2)];
+
+        return (new PatternBuilder)
+            ->face('front', $grid->cell(1, 0))
+            ->face('left-flap', Polygon::of([new Point($x1, 0), new Point($x1, $h), new Point(0, $h - $tipDrop), new Point($footInset, 0)]))
+            ->face('right-flap', Polygon::of([new Point($x2, 0), new Point($w - $footInset, 0), new Point($w, $h - $tipDrop), new Point($x2, $h)]))
+            ->hinge('front', 'left-flap', 180, 'x1')->hinge('front', 'right-flap', 180, 'x2')
+            ->layers('front', 'left-flap', 'right-flap')
+            ->build();
+    }
+}
