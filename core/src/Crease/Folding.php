@@ -33,24 +33,24 @@ final readonly class Folding
         return new self($pattern, array_values($faces));
     }
 
-    /** The largest distance in millimetres between two copies of a vertex that hinges hold together. */
+    /** The largest distance in millimetres between the two places in which faces that a hinge joins have its ends. */
     public function gap(): float
     {
-        $hinged = [];
-        foreach ($this->pattern->edges as $edge) {
-            $edge->assignment->isFold() && $hinged[$edge->from] = $hinged[$edge->to] = true;
-        }
-        $first = [];
         $gap = 0.0;
-        foreach ($this->pattern->faces as $f => $face) {
-            foreach ($face->vertices as $i => $v) {
-                $here = $this->faces[$f][$i];
-                $first[$v] ??= $here;
-                isset($hinged[$v]) && $gap = max($gap, $first[$v]->minus($here)->length());
+        foreach (self::hinges($this->pattern) as $face => $hinges) {
+            foreach ($hinges as [$other, , $from, $to]) {
+                foreach ([$from, $to] as $vertex) {
+                    $gap = max($gap, $this->place($face, $vertex)->minus($this->place($other, $vertex))->length());
+                }
             }
         }
 
         return $gap;
+    }
+
+    private function place(int $face, int $vertex): Vector
+    {
+        return $this->faces[$face][(int) array_search($vertex, $this->pattern->faces[$face]->vertices, true)];
     }
 
     /** Whether a face of a flat fold lies wrong side up: seen from above, its corners run clockwise. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make;
 
+use Gimbo\Core\Make\CornerPouch\CornerPouch;
+use Gimbo\Core\Make\DeepEnvelope\DeepEnvelope;
 use Gimbo\Core\Make\DiagonalEnvelope\DiagonalEnvelope;
 use Gimbo\Core\Make\DiamondCard\DiamondCard;
 use Gimbo\Core\Make\FoldedCard\FoldedCard;
@@ -36,6 +38,8 @@ final readonly class Makes
         return new self(
             new DiagonalEnvelope,
             new StraightEnvelope,
+            new DeepEnvelope,
+            new CornerPouch,
             new TrayAndLid,
             new SlopeBox,
             new NoteWallet,

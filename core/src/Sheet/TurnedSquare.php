@@ -22,8 +22,8 @@ use Gimbo\Core\Geometry\Polygon;
  */
 final readonly class TurnedSquare
 {
-    /** @param float $side of the square; @param float $width and @param float $height of the face between its folds, mm */
-    public function __construct(public float $side, public float $width, public float $height)
+    /** @param float $side of the square; @param float $width and @param float $height of the face between its folds; @param float $depth of a gusset round it, mm */
+    public function __construct(public float $side, public float $width, public float $height, public float $depth = 0.0)
     {
     }
 
@@ -35,19 +35,19 @@ final readonly class TurnedSquare
     /** How far a side flap's tip reaches from its fold. */
     public function sideReach(): float
     {
-        return ($this->diagonal() - $this->width) / 2;
+        return ($this->diagonal() - $this->width) / 2 - $this->depth;
     }
 
     /** How far the tips of the top and bottom flaps reach from their folds. */
     public function longReach(): float
     {
-        return ($this->diagonal() - $this->height) / 2;
+        return ($this->diagonal() - $this->height) / 2 - $this->depth;
     }
 
     /** How far the face's corners lie inside the sheet's edge, square to that edge. */
     public function inset(): float
     {
-        return ($this->diagonal() - $this->width - $this->height) / (2 * M_SQRT2);
+        return ($this->diagonal() - $this->width - $this->height - 2 * $this->depth) / (2 * M_SQRT2);
     }
 
     public function point(float $along, float $across): Point
@@ -71,23 +71,84 @@ final readonly class TurnedSquare
      */
     public function envelope(float $sideTrim, float $longTrim): Pattern
     {
-        [$w, $h] = [$this->width / 2, $this->height / 2];
-        $side = self::flap($this->height, $this->sideReach(), $sideTrim);
-        $long = self::flap($this->width, $this->longReach(), $longTrim);
-        $builder = (new PatternBuilder)
-            ->face(Flap::FRONT, $this->centred($this->width, $this->height))
-            ->face(Flap::LEFT, $this->polygon(array_map(fn (array $p) => [-$w - $p[1], $p[0]], $side)))
-            ->face(Flap::RIGHT, $this->polygon(array_map(fn (array $p) => [$w + $p[1], $p[0]], $side)))
-            ->face(Flap::BOTTOM, $this->polygon(array_map(fn (array $p) => [$p[0], -$h - $p[1]], $long)))
-            ->face(Flap::TOP, $this->polygon(array_map(fn (array $p) => [$p[0], $h + $p[1]], $long)));
-        foreach ([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP] as $flap) {
-            $builder->hinge(Flap::FRONT, $flap, 180);
+        $builder = (new PatternBuilder)->face(Flap::FRONT, $this->centred($this->width, $this->height));
+        foreach ($this->flaps($sideTrim, $longTrim, $longTrim) as $flap => $outline) {
+            $builder->face($flap, $outline)->hinge(Flap::FRONT, $flap, 180);
         }
 
         return $builder
             ->glue(Flap::LEFT, Flap::BOTTOM)->glue(Flap::RIGHT, Flap::BOTTOM)
             ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP)
             ->build();
+    }
+
+    /** The same with the top corner left standing: it is one face with the front. */
+    public function pouch(float $sideTrim, float $longTrim): Pattern
+    {
+        $flaps = $this->flaps($sideTrim, $longTrim, 0.0);
+        [$w, $h] = [$this->width / 2, $this->height / 2];
+        $shoulder = $this->longReach() - $w;
+        $front = $this->polygon([[-$w, -$h], [$w, -$h], [$w, $h], [$w, $h + $shoulder], [0, $h + $this->longReach()], [-$w, $h + $shoulder], [-$w, $h]]);
+        $builder = (new PatternBuilder)->face(Flap::FRONT, $front);
+        foreach ([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM] as $flap) {
+            $builder->face($flap, $flaps[$flap])->hinge(Flap::FRONT, $flap, 180);
+        }
+
+        return $builder
+            ->glue(Flap::LEFT, Flap::BOTTOM)->glue(Flap::RIGHT, Flap::BOTTOM)
+            ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM)
+            ->build();
+    }
+
+    /**
+     * With a gusset all round: the front, four gussets, four flaps, and a tab in each of the lower corners. At the upper
+     * corners, where it opens, the little squares between the notches are cut out.
+     */
+    public function deepEnvelope(float $sideTrim, float $longTrim): Pattern
+    {
+        [$w, $h, $d] = [$this->width / 2, $this->height / 2, $this->depth];
+        $builder = (new PatternBuilder)
+            ->face(Flap::FRONT, $this->centred($this->width, $this->height))
+            ->face('left-gusset', $this->polygon([[-$w - $d, -$h], [-$w, -$h], [-$w, $h], [-$w - $d, $h]]))
+            ->face('right-gusset', $this->polygon([[$w, -$h], [$w + $d, -$h], [$w + $d, $h], [$w, $h]]))
+            ->face('bottom-gusset', $this->polygon([[-$w, -$h - $d], [$w, -$h - $d], [$w, -$h], [-$w, -$h]]))
+            ->face('top-gusset', $this->polygon([[-$w, $h], [$w, $h], [$w, $h + $d], [-$w, $h + $d]]));
+        foreach ($this->flaps($sideTrim, $longTrim, $longTrim) as $flap => $outline) {
+            $gusset = str_replace('flap', 'gusset', $flap);
+            $builder->face($flap, $outline)->hinge(Flap::FRONT, $gusset, 90)->hinge($gusset, $flap, 90);
+        }
+        foreach (['left' => -1, 'right' => 1] as $side => $out) {
+            $builder->face("$side-tab", $this->tab($out))
+                ->hinge("$side-gusset", "$side-tab", 90)->slit("$side-tab", 'bottom-gusset')->glue("$side-tab", 'bottom-gusset');
+        }
+
+        return $builder->glue(Flap::LEFT, Flap::BOTTOM)->glue(Flap::RIGHT, Flap::BOTTOM)->build();
+    }
+
+    /** The little square at a lower corner of the face, as far as it lies on the sheet. */
+    private function tab(int $out): Polygon
+    {
+        [$w, $h, $d] = [$this->width / 2, $this->height / 2, $this->depth];
+        $over = $w + $h + 2 * $d - $this->diagonal() / 2;
+        $corner = $over <= 0 ? [[$out * ($w + $d), -$h - $d]] : [[$out * ($w + $d), -$h - $d + $over], [$out * ($w + $d - $over), -$h - $d]];
+
+        return $this->polygon([[$out * $w, -$h], [$out * ($w + $d), -$h], ...$corner, [$out * $w, -$h - $d]]);
+    }
+
+    /** @return array<string, Polygon> the four flaps, beyond the gusset where there is one, by name */
+    private function flaps(float $sideTrim, float $longTrim, float $topTrim): array
+    {
+        [$w, $h] = [$this->width / 2 + $this->depth, $this->height / 2 + $this->depth];
+        $side = self::flap($this->height, $this->sideReach(), $sideTrim);
+        $long = self::flap($this->width, $this->longReach(), $longTrim);
+        $top = self::flap($this->width, $this->longReach(), $topTrim);
+
+        return [
+            Flap::LEFT => $this->polygon(array_map(fn (array $p) => [-$w - $p[1], $p[0]], $side)),
+            Flap::RIGHT => $this->polygon(array_map(fn (array $p) => [$w + $p[1], $p[0]], $side)),
+            Flap::BOTTOM => $this->polygon(array_map(fn (array $p) => [$p[0], -$h - $p[1]], $long)),
+            Flap::TOP => $this->polygon(array_map(fn (array $p) => [$p[0], $h + $p[1]], $top)),
+        ];
     }
 
     /**

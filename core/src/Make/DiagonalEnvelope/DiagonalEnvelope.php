@@ -8,16 +8,17 @@ use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
-use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\TurnedFits;
+use Gimbo\Core\Make\Shared\TurnedMethod;
+use Gimbo\Core\Make\Shared\TurnedRemedies;
+use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\Clearance;
@@ -25,7 +26,8 @@ use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Sheet\Flap;
-use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\WorkStep;
 
 /**
  * An envelope from a square turned on its corner.
@@ -35,10 +37,6 @@ use Gimbo\Core\Tool\ToolKind;
  */
 final readonly class DiagonalEnvelope implements Make
 {
-    public const PUNCH = 'punch-board';
-
-    public const SCORE = 'score-board';
-
     /** Front, a side flap, bottom and top flap: so many layers lie on one another at most. */
     private const LAYERS = 4;
 
@@ -50,16 +48,14 @@ final readonly class DiagonalEnvelope implements Make
     public function options(): array
     {
         return [
-            OptionSpec::choice('method', [self::PUNCH, self::SCORE]),
-            OptionSpec::length('seam')->onlyWith('method', self::SCORE),
+            TurnedMethod::option(),
+            OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE),
         ];
     }
 
     public function chosenLengths(SizingRequest $request): array
     {
-        return $request->options->choice('method') === self::SCORE
-            ? ['seam' => $request->options->length('seam') ?? $request->tools->notch]
-            : [];
+        return TurnedMethod::isPunch($request) ? [] : ['seam' => TurnedMethod::seam($request)];
     }
 
     public function usualClearance(Item $item): Clearance
@@ -73,9 +69,7 @@ final readonly class DiagonalEnvelope implements Make
         $height = FlatRoom::needed($request, Dimension::Height);
         $isUpright = $width->figure()->isLessThan($height->figure());
         [$wide, $high] = $isUpright ? [$height, $width] : [$width, $height];
-        $layout = $request->options->choice('method') === self::PUNCH
-            ? PunchLayout::of($wide, $high, $request->tools)
-            : ScoreLayout::of($wide, $high, $this->chosenLengths($request)['seam'], $request->tools);
+        $layout = TurnedMethod::layout($request, $wide, $high);
         $square = $layout->square;
         $pattern = $square->envelope($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
         $folding = Folding::of($pattern);
@@ -83,7 +77,7 @@ final readonly class DiagonalEnvelope implements Make
         $card = $isUpright ? $request->item->face()->turned() : $request->item->face();
         $piece = new Piece(
             'envelope', 1, Rectangle::square($layout->side), Rectangle::square($layout->exactSide), $layout->sideMadeOf,
-            self::measures($layout), $pattern, $folding, FoldedBox::around($folding, $widthDirection),
+            TurnedMethod::measures($layout), $pattern, $folding, FoldedBox::around($folding, $widthDirection),
             self::glue($pattern, $folding),
             $square->centred($card->width->toMillimetres(), $card->height->toMillimetres()),
             $layout->lie,
@@ -92,22 +86,14 @@ final readonly class DiagonalEnvelope implements Make
         $t = $request->paper->caliper;
         $inside = new Extents($face->width->minus($t), $face->height->minus($t), Length::zero());
         $closed = new Extents($face->width->plus($t), $face->height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
-        $fits = new Fits($request, $layout, $isUpright);
+        $fits = new TurnedFits($request, $layout, $isUpright);
 
-        return new Design($request, [$piece], $inside, $closed, [...$fits->all($inside), ...FromPaper::fits([$piece], $request)], Work::steps($piece, $request));
+        return new Design($request, [$piece], $inside, $closed, [...$fits->room($inside), ...$fits->seams(), $fits->closing(), ...FromPaper::fits([$piece], $request)], self::steps($piece, $request));
     }
 
     public function remedies(string $fit, Design $design): array
     {
-        return Remedies::for($fit, $design);
-    }
-
-    /** @return list<Measure> in the order they are set */
-    private static function measures(Layout $layout): array
-    {
-        $cut = fn (Axis $axis, string $from): Measure => new Measure(MeasureKind::Cut, ToolKind::Trimmer, $axis, $from, $layout->side, $layout->sideMadeOf);
-
-        return [$cut(Axis::Width, 'left'), $cut(Axis::Height, 'top'), ...$layout->marks, ...$layout->trims];
+        return TurnedRemedies::for($fit, $design);
     }
 
     /** @return array<string, \Gimbo\Core\Geometry\Polygon> where the bottom flap lies on the side flaps, by the side flap */
@@ -120,5 +106,27 @@ final readonly class DiagonalEnvelope implements Make
         }
 
         return $areas;
+    }
+
+    /** Something thicker wants its closing flap folded by hand, where it comes to lie; common practice, no source. */
+    private static function bulkyFrom(): Length
+    {
+        return Length::mm(4);
+    }
+
+    /** @return list<WorkStep> */
+    private static function steps(Piece $piece, SizingRequest $request): array
+    {
+        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
+        $topAdvice = $request->item->stack()->isMoreThan(self::bulkyFrom()) ? ['fold-the-top-by-hand'] : [];
+
+        return [
+            ...TurnedWork::upToFolding($piece, $request, $flaps),
+            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $topAdvice),
+            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
+            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::LEFT, advice: ['leave-the-top-free']),
+            new WorkStep(Deed::Fill, $piece->id),
+            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
+        ];
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Make\DiagonalEnvelope;
+namespace Gimbo\Core\Sheet;
 
 use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Lie;
@@ -14,12 +14,10 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
-use Gimbo\Core\Sheet\Flap;
-use Gimbo\Core\Sheet\TurnedSquare;
 use Gimbo\Core\Tool\ToolKind;
 
 /** A square sheet as the tools can really set it, the folds on it, and the tips that have to come off. */
-final readonly class Layout
+final readonly class TurnedLayout
 {
     /** @var list<Measure> what trims the tips */
     public array $trims;

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Make\DiagonalEnvelope;
+namespace Gimbo\Core\Make\Shared;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Fit\Remedy;
-use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
@@ -15,7 +14,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Tool\Tools;
 
 /** What may mend a fit that fails, the least change first. Whether it does is Sizing's to try. */
-final class Remedies
+final class TurnedRemedies
 {
     /** @return list<Remedy> */
     public static function for(string $fit, Design $design): array
@@ -24,9 +23,9 @@ final class Remedies
 
         return match ($fit) {
             FromPaper::ID => [...self::tighter($design), ...FromPaper::remedies($design->pieces)],
-            Fits::SEAM => [self::withSeam($request, Fits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, Fits::seamNeed())],
-            Fits::FLAPS => [self::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
-            Fits::TIPS => [self::finerTrimmer($request)],
+            TurnedFits::SEAM => [self::withSeam($request, TurnedFits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, TurnedFits::seamNeed())],
+            TurnedFits::FLAPS => [self::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
+            TurnedFits::TIPS => [self::finerTrimmer($request)],
             default => [],
         };
     }
@@ -43,10 +42,10 @@ final class Remedies
         $known = $request->options->length('seam') ?? $request->tools->notch;
         $seam = self::stepOf($request->system)->down($known->minus(Length::atLeast($over->toMillimetres() / 2)));
         $remedies = [];
-        if (! $seam->isLessThan(Fits::seamNeed()->timesNearest(1, 2))) {
+        if (! $seam->isLessThan(TurnedFits::seamNeed()->timesNearest(1, 2))) {
             $remedies[] = self::withSeam($request, $seam);
         }
-        $smaller = self::stepOf($request->system)->down(Length::atMost(Fits::seamNeed()->toMillimetres() / 2 + 0.5));
+        $smaller = self::stepOf($request->system)->down(Length::atMost(TurnedFits::seamNeed()->toMillimetres() / 2 + 0.5));
         if ($smaller->isLessThan($known)) {
             $remedies[] = self::withSeam($request, $smaller);
         }
@@ -63,7 +62,7 @@ final class Remedies
     {
         $text = self::text($request->system, self::stepOf($request->system)->up($seam));
 
-        return new Remedy('score-with-seam', ['/options/method' => DiagonalEnvelope::SCORE, '/options/seam' => $text], ['seam' => $text]);
+        return new Remedy('score-with-seam', ['/options/method' => TurnedMethod::SCORE, '/options/seam' => $text], ['seam' => $text]);
     }
 
     private static function stepOf(System $system): Step

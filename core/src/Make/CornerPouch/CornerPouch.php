@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Make\CornerPouch;
+
+use Gimbo\Core\Crease\FoldedBox;
+use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\Overlap;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\Lie;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shared\FlatRoom;
+use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\TurnedFits;
+use Gimbo\Core\Make\Shared\TurnedMethod;
+use Gimbo\Core\Make\Shared\TurnedRemedies;
+use Gimbo\Core\Make\Shared\TurnedWork;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Request\Clearance;
+use Gimbo\Core\Request\Item;
+use Gimbo\Core\Request\OptionSpec;
+use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\TurnedLayout;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\WorkStep;
+
+/**
+ * A pouch open at the top, from a square on its corner: sides and bottom folded in, the top corner left standing.
+ *
+ * Sized by girth. Formulas: docs/formulas.md, "Corner pouch".
+ */
+final readonly class CornerPouch implements Make
+{
+    public const BLOCK = 'block';
+
+    public const PILLOW = 'pillow';
+
+    private const LAYERS = 3;
+
+    public function id(): string
+    {
+        return 'corner-pouch';
+    }
+
+    public function options(): array
+    {
+        return [
+            TurnedMethod::option(),
+            OptionSpec::choice('bulk', [self::BLOCK, self::PILLOW]),
+            OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE),
+        ];
+    }
+
+    public function chosenLengths(SizingRequest $request): array
+    {
+        return TurnedMethod::isPunch($request) ? [] : ['seam' => TurnedMethod::seam($request)];
+    }
+
+    public function usualClearance(Item $item): Clearance
+    {
+        return FlatRoom::usualClearance($item);
+    }
+
+    public function design(SizingRequest $request): Design
+    {
+        $wide = self::girth($request, Dimension::Width);
+        $high = self::girth($request, Dimension::Height);
+        $layout = TurnedMethod::layout($request, $wide, $high);
+        $square = $layout->square;
+        $pattern = $square->pouch($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
+        $folding = Folding::of($pattern);
+        $glue = [];
+        foreach ([Flap::LEFT, Flap::RIGHT] as $side) {
+            $area = Overlap::onFace($folding, $pattern->faceNamed(Flap::BOTTOM), $pattern->faceNamed($side));
+            $area !== null && $glue[$side] = $area;
+        }
+        $piece = new Piece(
+            'pouch', 1, Rectangle::square($layout->side), Rectangle::square($layout->exactSide), $layout->sideMadeOf,
+            self::measures($layout), $pattern, $folding, FoldedBox::around($folding, $square->point(1, 0)->minus($square->point(0, 0))), $glue,
+            $square->centred($request->item->width->toMillimetres(), $request->item->height->toMillimetres()), $layout->lie,
+        );
+        $t = $request->paper->caliper;
+        [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
+        $inside = new Extents($width->minus($t), $height->minus($t), Length::zero());
+        $standing = Length::nearestTo($square->longReach());
+        $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS)->plus($request->item->stack()));
+        $fits = new TurnedFits($request, $layout, false);
+        [$widthSlip, $heightSlip] = $fits->slips();
+
+        return new Design($request, [$piece], $inside, $closed, [
+            self::fit($request, Dimension::Width, $inside->width, $widthSlip),
+            self::fit($request, Dimension::Height, $inside->height, $heightSlip),
+            ...$fits->seams(), ...FromPaper::fits([$piece], $request),
+        ], self::steps($piece, $request));
+    }
+
+    public function remedies(string $fit, Design $design): array
+    {
+        return TurnedRemedies::for($fit, $design);
+    }
+
+    /** What a face needs round something thick: a block turns its edge once, a soft packet bulges by two thirds of t²/w. */
+    private static function girth(SizingRequest $request, Dimension $dimension): MakeUp
+    {
+        if ($request->options->choice('bulk') === self::BLOCK) {
+            return FlatRoom::needed($request, $dimension);
+        }
+        $stack = $request->item->stack();
+        $flat = $dimension === Dimension::Width ? $request->item->width : $request->item->height;
+        $bulge = Length::atLeast(2 / 3 * $stack->toMillimetres() ** 2 / $flat->toMillimetres());
+        $terms = array_map(
+            fn (Term $term) => $term->kind === TermKind::Thickness ? new Term(TermKind::Thickness, $bulge, Dimension::Depth, $stack) : $term,
+            FlatRoom::needed($request, $dimension)->terms,
+        );
+
+        return MakeUp::of(...$terms);
+    }
+
+    private static function fit(SizingRequest $request, Dimension $dimension, Length $have, Length $slip): Fit
+    {
+        $need = MakeUp::of(...array_filter(self::girth($request, $dimension)->terms, fn (Term $term) => $term->kind !== TermKind::Paper));
+        $clearance = $dimension === Dimension::Width ? $request->clearance->width : $request->clearance->height;
+
+        return new Fit("card-fits-$dimension->value", $need->figure(), $have, $need->figure()->minus($clearance)->minus($request->clearance->depth), $slip, $need);
+    }
+
+    /** @return list<Measure> without what would score or trim the top corner, which stays up */
+    private static function measures(TurnedLayout $layout): array
+    {
+        $isTopAlone = fn (Measure $measure): bool => $measure->creases === [Flap::TOP] && in_array($measure->kind, [MeasureKind::Score, MeasureKind::Trim], true);
+
+        return array_values(array_filter(TurnedMethod::measures($layout), fn (Measure $measure) => ! $isTopAlone($measure)));
+    }
+
+    /** @return list<WorkStep> */
+    private static function steps(Piece $piece, SizingRequest $request): array
+    {
+        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM];
+
+        return [
+            ...TurnedWork::upToFolding($piece, $request, [...$flaps, Flap::FRONT]),
+            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $piece->lie === Lie::Square ? ['do-not-score-the-top'] : []),
+            new WorkStep(Deed::Fill, $piece->id, advice: ['fill-before-the-last-flap']),
+            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::LEFT),
+        ];
+    }
+}
