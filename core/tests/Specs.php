@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests;
 
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Request\OptionKind;
+
 /** Specs for tests, short to write. */
 final class Specs
 {
     /**
-     * A diagonal envelope for one thin item in paper of no thickness, so that only the geometry counts.
+     * One thin item in paper of no thickness, so that only the geometry counts.
      *
      * @param array<string, mixed> $more
      * @return array<string, mixed>
@@ -24,22 +27,22 @@ final class Specs
     }
 
     /**
-     * A random request that a maker might make, and some that none would.
+     * A random request that a maker might make, and some that none would. Lengths of options are left to the make
+     * three times in four, since random ones seldom go together.
      *
      * @return array<string, mixed>
      */
-    public static function random(): array
+    public static function random(string $make = 'diagonal-envelope'): array
     {
         $isImperial = mt_rand(0, 1) === 1;
         $length = fn (int $least, int $most): string => $isImperial
             ? mt_rand($least * 16, $most * 16).'/16 in'
             : mt_rand($least * 254, $most * 254) / 10 .' mm';
         $spec = [
-            'make' => 'diagonal-envelope',
+            'make' => $make,
             'holds' => ['width' => $length(1, 14), 'height' => $length(1, 14), 'thickness' => mt_rand(1, 120) / 10 .' mm', 'count' => mt_rand(0, 4) === 0 ? mt_rand(2, 12) : 1],
             'paper' => ['caliper' => mt_rand(0, 60) / 100 .' mm'],
             'system' => $isImperial ? 'imperial' : 'metric',
-            'options' => ['method' => mt_rand(0, 1) === 0 ? 'punch-board' : 'score-board'],
         ];
         if (mt_rand(0, 1) === 0) {
             $spec['clearance'] = ['width' => $length(0, 1), 'height' => $length(0, 1), 'depth' => mt_rand(0, 30) / 10 .' mm'];
@@ -48,9 +51,27 @@ final class Specs
             $spec['tools'] = ['cut' => mt_rand(1, 40) / 10 .' mm', 'score' => mt_rand(1, 60) / 10 .' mm', 'punch' => mt_rand(1, 60) / 10 .' mm', 'notch' => mt_rand(40, 160) / 10 .' mm'];
         }
         if (mt_rand(0, 2) === 0) {
-            $spec['options']['seam'] = mt_rand(30, 200) / 10 .' mm';
+            $spec['paper']['sheet'] = ['width' => $length(4, 24), 'height' => $length(4, 24)];
         }
 
-        return $spec;
+        return $spec + ['options' => self::options($make, $length)];
+    }
+
+    /**
+     * @param callable(int, int): string $length
+     * @return array<string, mixed>
+     */
+    private static function options(string $make, callable $length): array
+    {
+        $options = [];
+        foreach (Makes::all()->find($make)?->options() ?? [] as $option) {
+            if ($option->kind === OptionKind::Choice) {
+                $options[$option->id] = $option->choices[mt_rand(0, count($option->choices) - 1)];
+            } elseif (mt_rand(0, 3) === 0) {
+                $options[$option->id] = $option->kind === OptionKind::Count ? mt_rand($option->least, min($option->most, $option->least + 8)) : $length(1, 3);
+            }
+        }
+
+        return $options;
     }
 }

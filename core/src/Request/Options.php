@@ -33,4 +33,16 @@ final readonly class Options
     {
         return $this->lengths[$id] ?? null;
     }
+
+    /** @return array<string, Length> the lengths that were asked for, by option */
+    public function lengthsAsked(): array
+    {
+        return $this->lengths;
+    }
+
+    /** @return array<string, string|int> every choice and count, by option */
+    public function all(): array
+    {
+        return $this->choices + $this->counts;
+    }
 }

@@ -18,19 +18,27 @@ use Gimbo\Core\Measure\Step;
  */
 final readonly class RailCut
 {
+    private const MOST_OF_EDGE = 0.9;
+
     /** @param float $other how far from the corner the cut meets the other edge, with the reading as it is set */
     private function __construct(public Length $reading, public float $other, public MakeUp $madeOf)
     {
     }
 
-    /** The setting nearest to the one that would meet the other edge at the wanted place. */
-    public static function reaching(float $along, float $wanted, Step $step): self
+    /**
+     * The setting nearest to the one that would meet the other edge at the wanted place, and never beyond nine tenths of
+     * that edge; a trimmer too coarse for that cuts nothing off.
+     *
+     * @param float $along how far the point on the rail lies from the corner
+     * @param float $edge how long the other edge is
+     */
+    public static function reaching(float $along, float $wanted, float $edge, Step $step): self
     {
-        $exact = Length::nearestTo($along * $wanted / hypot($along, $wanted));
-        $half = $step->down($exact->plus($step->size->timesNearest(1, 2)));
-        $reading = Length::max($half, $step->size);
-        $k = min($reading->toMillimetres(), $along * 0.98);
+        $reading = fn (float $other): Length => Length::nearestTo($along * $other / hypot($along, $other));
+        $exact = $reading($wanted);
+        $set = Length::min($step->down($exact->plus($step->size->timesNearest(1, 2))), $step->down($reading($edge * self::MOST_OF_EDGE)));
+        $k = $set->toMillimetres();
 
-        return new self($reading, $along * $k / sqrt($along ** 2 - $k ** 2), MakeUp::of(new Term(TermKind::Slant, $exact))->roundedTo($reading));
+        return new self($set, $along * $k / sqrt($along ** 2 - $k ** 2), MakeUp::of(new Term(TermKind::Slant, $exact))->roundedTo($set));
     }
 }

@@ -81,8 +81,8 @@ final readonly class SlantGateCard implements Make
             GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $request->tools, isContained: true),
         );
         [$reach, $width, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->columns->main(), $grid->rows->main()];
-        $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $request->tools->cut);
-        $foot = RailCut::reaching($height->toMillimetres() - $tip->other, $chosen['footInset']->toMillimetres(), $request->tools->cut);
+        $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $height->toMillimetres(), $request->tools->cut);
+        $foot = RailCut::reaching($height->toMillimetres() - $tip->other, $chosen['footInset']->toMillimetres(), $reach, $request->tools->cut);
         $piece = GridPiece::of('card', $grid, self::pattern($grid, $tip->other, $foot->other), more: self::cuts($tip, $foot));
         $miss = Fit::handMiss();
         $feet = Length::nearestTo(2 * ($reach - $foot->other));
@@ -121,7 +121,7 @@ final readonly class SlantGateCard implements Make
     {
         $measures = [];
         foreach ([['top', $tip], ['bottom', $foot]] as [$end, $cut]) {
-            foreach (['left', 'right'] as $side) {
+            foreach ($cut->reading->isZero() ? [] : ['left', 'right'] as $side) {
                 $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf);
             }
         }
