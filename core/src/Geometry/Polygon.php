@@ -24,6 +24,12 @@ final readonly class Polygon
         return new self(self::signedArea($points) < 0 ? array_reverse($points) : $points);
     }
 
+    /** @param array{float|int, float|int} ...$points x and y of each corner, in either winding */
+    public static function at(array ...$points): self
+    {
+        return self::of(array_values(array_map(fn (array $p) => new Point((float) $p[0], (float) $p[1]), $points)));
+    }
+
     public static function rectangle(float $left, float $bottom, float $right, float $top): self
     {
         return self::of([new Point($left, $bottom), new Point($right, $bottom), new Point($right, $top), new Point($left, $top)]);

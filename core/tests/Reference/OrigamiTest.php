@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Reference;
 
-use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\Assignment;
+use Gimbo\Core\Crease\Edge;
+use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
-use Gimbo\Core\Tests\Crease\BoxPattern;
 use Gimbo\Core\Tests\Specs;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Our FOLD documents as Rabbit Ear 0.9 and FOLD 0.12 (npm packages rabbit-ear and fold) read and fold them. */
@@ -17,48 +20,57 @@ final class OrigamiTest extends TestCase
 {
     private const SAME_MM = 1e-4;
 
-    public function test_an_origami_library_folds_our_envelopes_to_the_same_place(): void
+    /** @return iterable<string, array{string}> */
+    public static function makes(): iterable
     {
-        mt_srand(4);
-        $patterns = [];
-        $faces = [];
-        for ($i = 0; $i < 150; $i++) {
-            $design = Sizing::ofEverything()->size(Specs::random());
-            $patterns[] = $design->pieces[0]->pattern;
-            $faces[] = [$design->pieces[0]->folded->width, $design->pieces[0]->folded->height];
-        }
-        foreach (self::ask($patterns) as $i => $answer) {
-            $ours = self::byVertex($patterns[$i]);
-            foreach ($answer['folded'] as $v => [$x, $y]) {
-                self::assertEqualsWithDelta([$ours[$v]->x, $ours[$v]->y], [$x, $y], self::SAME_MM);
-            }
-            self::assertSame(count($patterns[$i]->edges), $answer['edgesOfFaces'], 'the faces have just the edges that are listed');
-            // Folds that meet inside the sheet would have to satisfy both theorems; here all meet at its edge.
-            self::assertSame([], $answer['maekawa']);
-            self::assertSame([], $answer['kawasaki']);
-            self::assertOutlineIsTheFace($answer['folded'], $patterns[$i], $faces[$i]);
+        foreach (Makes::all()->ids() as $id) {
+            yield $id => [$id];
         }
     }
 
-    public function test_an_origami_library_folds_a_box_in_space_to_the_same_place(): void
+    #[DataProvider('makes')]
+    public function test_an_origami_library_folds_our_pieces_to_the_same_place(string $make): void
     {
-        $pattern = BoxPattern::of(106, 151, 20);
-        $answer = self::ask([$pattern])[0];
-        $ours = self::byVertex($pattern);
-        foreach ($answer['inSpace'] as $v => $theirs) {
-            // The slit's vertices belong to two faces that part: only hinged ones have one place.
-            if (in_array($v, self::slitEnds($pattern), true)) {
-                continue;
-            }
-            self::assertEqualsWithDelta([$ours[$v]->x, $ours[$v]->y, $ours[$v]->z], $theirs, self::SAME_MM);
+        mt_srand(4);
+        $pieces = [];
+        for ($i = 0; $i < 40; $i++) {
+            array_push($pieces, ...Sizing::ofEverything()->size(Specs::random($make))->pieces);
         }
+        foreach (self::ask(array_map(fn ($piece) => self::cutOpen($piece->pattern), $pieces)) as $i => $answer) {
+            $pattern = self::cutOpen($pieces[$i]->pattern);
+            $isFlat = array_filter($pattern->edges, fn ($edge) => ! in_array(abs($edge->foldDegrees), [0.0, 180.0], true)) === [];
+            foreach ($pattern->faces as $f => $face) {
+                foreach ($face->vertices as $corner => $v) {
+                    $here = $pieces[$i]->folding->faces[$f][$corner];
+                    self::assertEqualsWithDelta([$here->x, $here->y, $here->z], $answer['inSpace'][$v], self::SAME_MM);
+                    $isFlat && self::assertEqualsWithDelta([$here->x, $here->y], $answer['folded'][$v], self::SAME_MM);
+                }
+            }
+            self::assertSame(count($pattern->edges), $answer['edgesOfFaces'], 'the faces have just the edges that are listed');
+            if ($isFlat) {
+                self::assertSame([], $answer['maekawa'], 'Maekawa’s theorem at every vertex inside the sheet');
+                self::assertSame([], $answer['kawasaki'], 'Kawasaki’s theorem at every vertex inside the sheet');
+                self::assertOutlineIsTheBox($answer['folded'], $pattern, [$pieces[$i]->folded->width, $pieces[$i]->folded->height]);
+            }
+        }
+    }
+
+    /** The theorems are not empty words here: a diamond card has two vertices inside the sheet, and a wrong fold is found. */
+    public function test_an_origami_library_finds_a_fold_that_cannot_lie_flat(): void
+    {
+        $pattern = Sizing::ofEverything()->size(['make' => 'diamond-card', 'holds' => ['width' => '6 in', 'height' => '6 in']])->pieces[0]->pattern;
+        $document = FoldFile::write($pattern);
+        self::assertIsArray($document['edges_assignment']);
+        $wrong = array_search('V', $document['edges_assignment'], true);
+        $document['edges_assignment'][$wrong] = 'M';
+        self::assertNotSame([], self::answers([$document])[0]['maekawa']);
     }
 
     /**
      * @param list<array{float, float}> $folded
      * @param array{float, float} $extents
      */
-    private static function assertOutlineIsTheFace(array $folded, Pattern $pattern, array $extents): void
+    private static function assertOutlineIsTheBox(array $folded, Pattern $pattern, array $extents): void
     {
         $corners = array_map(fn (int $v) => $pattern->vertices[$v], $pattern->faces[0]->vertices);
         $along = $corners[1]->minus($corners[0])->times(1 / $corners[1]->minus($corners[0])->length());
@@ -86,9 +98,18 @@ final class OrigamiTest extends TestCase
      */
     private static function ask(array $patterns): array
     {
+        return self::answers(array_map(fn (Pattern $pattern) => FoldFile::write($pattern), $patterns));
+    }
+
+    /**
+     * @param list<array<string, mixed>> $documents
+     * @return list<array{folded: list<array{float, float}>, inSpace: list<array{float, float, float}>, edgesOfFaces: int, maekawa: list<int>, kawasaki: list<int>}>
+     */
+    private static function answers(array $documents): array
+    {
         $process = proc_open(['node', __DIR__.'/folded.mjs'], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
         self::assertIsResource($process);
-        fwrite($pipes[0], json_encode(array_map(fn (Pattern $pattern) => FoldFile::write($pattern), $patterns), JSON_THROW_ON_ERROR));
+        fwrite($pipes[0], json_encode($documents, JSON_THROW_ON_ERROR));
         fclose($pipes[0]);
         $output = (string) stream_get_contents($pipes[1]);
         $errors = (string) stream_get_contents($pipes[2]);
@@ -98,31 +119,51 @@ final class OrigamiTest extends TestCase
         return json_decode($output, true, 16, JSON_THROW_ON_ERROR);
     }
 
-    /** @return array<int, \Gimbo\Core\Geometry\Vector> */
-    private static function byVertex(Pattern $pattern): array
+    /**
+     * The same pattern with its slits opened: faces on either side of one no longer share its vertices. (The library
+     * walks from face to face over every edge they share, a slit too.)
+     */
+    private static function cutOpen(Pattern $pattern): Pattern
     {
-        $folding = Folding::of($pattern);
-        $places = [];
+        $names = [];
+        foreach ($pattern->faces as $f => $face) {
+            foreach ($face->vertices as $v) {
+                $names["$f:$v"] = "$f:$v";
+            }
+        }
+        $sides = [];
         foreach ($pattern->faces as $f => $face) {
             foreach ($face->vertices as $i => $v) {
-                $places[$v] ??= $folding->faces[$f][$i];
+                $next = $face->vertices[($i + 1) % count($face->vertices)];
+                $sides[min($v, $next).'-'.max($v, $next)][] = $f;
             }
         }
-
-        return $places;
-    }
-
-    /** @return list<int> */
-    private static function slitEnds(Pattern $pattern): array
-    {
-        $ends = [];
+        $edges = [];
         foreach ($pattern->edges as $edge) {
-            if ($edge->assignment === \Gimbo\Core\Crease\Assignment::Cut) {
-                $ends[] = $edge->from;
-                $ends[] = $edge->to;
+            $key = min($edge->from, $edge->to).'-'.max($edge->from, $edge->to);
+            $edges[$key] = $edge;
+            foreach ($edge->assignment->isFold() ? [$edge->from, $edge->to] : [] as $v) {
+                [$f, $g] = $sides[$key];
+                [$keep, $drop] = [$names["$f:$v"], $names["$g:$v"]];
+                $names = array_map(fn (string $name) => $name === $drop ? $keep : $name, $names);
             }
         }
+        $index = array_flip(array_values(array_unique($names)));
+        $vertices = $opened = $faces = [];
+        foreach ($pattern->faces as $f => $face) {
+            $ring = array_map(fn (int $v) => $index[$names["$f:$v"]], $face->vertices);
+            $faces[] = new Face($ring, $face->name, $face->gluedTo);
+            foreach ($ring as $i => $new) {
+                $old = $face->vertices[$i];
+                $vertices[$new] = $pattern->vertices[$old];
+                $next = ($i + 1) % count($ring);
+                $edge = $edges[min($old, $face->vertices[$next]).'-'.max($old, $face->vertices[$next])];
+                $assignment = $edge->assignment === Assignment::Cut ? Assignment::Boundary : $edge->assignment;
+                $opened[min($new, $ring[$next]).'-'.max($new, $ring[$next])] ??= new Edge($new, $ring[$next], $assignment, $edge->foldDegrees, $edge->name);
+            }
+        }
+        ksort($vertices);
 
-        return $ends;
+        return new Pattern(array_values($vertices), array_values($opened), $faces, $pattern->layers);
     }
 }

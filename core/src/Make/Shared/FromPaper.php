@@ -42,7 +42,7 @@ final class FromPaper
             }
         }
 
-        return array_values(array_filter([$worst]));
+        return [$worst];
     }
 
     /**

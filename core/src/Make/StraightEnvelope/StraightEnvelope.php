@@ -136,13 +136,12 @@ final readonly class StraightEnvelope implements Make
         $side = $taper($x1 - $x0, $y2 - $y1);
         $bottom = $taper($y1 - $y0, $x2 - $x1);
         $top = $taper($y3 - $y2, $x2 - $x1);
-        $shape = fn (array ...$points): Polygon => Polygon::of(array_values(array_map(fn (array $p) => new Point($p[0], $p[1]), $points)));
         $builder = (new PatternBuilder)
             ->face(Flap::FRONT, $grid->cell(1, 1))
-            ->face(Flap::LEFT, $shape([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]))
-            ->face(Flap::RIGHT, $shape([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]))
-            ->face(Flap::BOTTOM, $shape([$x1 + $r, $y1], [$x1 + $bottom, $y0], [$x2 - $bottom, $y0], [$x2 - $r, $y1]))
-            ->face(Flap::TOP, $shape([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]))
+            ->face(Flap::LEFT, Polygon::at([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]))
+            ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]))
+            ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], [$x2 - $bottom, $y0], [$x2 - $r, $y1]))
+            ->face(Flap::TOP, Polygon::at([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]))
             ->hinge(Flap::FRONT, Flap::LEFT, 180, 'x1')->hinge(Flap::FRONT, Flap::RIGHT, 180, 'x2')
             ->hinge(Flap::FRONT, Flap::BOTTOM, 180, 'y1')->hinge(Flap::FRONT, Flap::TOP, 180, 'y2')
             ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP);

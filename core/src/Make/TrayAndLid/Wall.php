@@ -146,12 +146,11 @@ final readonly class Wall
         [$x1, $x2, $y1, $y2] = [$grid->columns->edge(2), $grid->columns->edge(3), $grid->rows->edge(2), $grid->rows->edge(3)];
         [$left, $right, $bottom, $top] = [$grid->columns->edge(1), $grid->columns->edge(4), $grid->rows->edge(1), $grid->rows->edge(4)];
         [$l, $r, $b, $t] = [$trim, $grid->columns->edge(5) - $trim, $trim, $grid->rows->edge(5) - $trim];
-        $hem = fn (array ...$points): Polygon => Polygon::of(array_values(array_map(fn (array $p) => new Point($p[0], $p[1]), $points)));
 
         return $builder
-            ->face('left-hem', $hem([$left, $y1], [$left, $y2], [$l, $y2 - $wedge], [$l, $y1 + $wedge]))->hinge('left-wall', 'left-hem', 180, 'x1')->glue('left-hem', 'left-wall')
-            ->face('right-hem', $hem([$right, $y1], [$r, $y1 + $wedge], [$r, $y2 - $wedge], [$right, $y2]))->hinge('right-wall', 'right-hem', 180, 'x4')->glue('right-hem', 'right-wall')
-            ->face('bottom-hem', $hem([$x1, $bottom], [$x1 + $wedge, $b], [$x2 - $wedge, $b], [$x2, $bottom]))->hinge('bottom-wall', 'bottom-hem', 180, 'y1')->glue('bottom-hem', 'bottom-wall')
-            ->face('top-hem', $hem([$x1, $top], [$x2, $top], [$x2 - $wedge, $t], [$x1 + $wedge, $t]))->hinge('top-wall', 'top-hem', 180, 'y4')->glue('top-hem', 'top-wall');
+            ->face('left-hem', Polygon::at([$left, $y1], [$left, $y2], [$l, $y2 - $wedge], [$l, $y1 + $wedge]))->hinge('left-wall', 'left-hem', 180, 'x1')->glue('left-hem', 'left-wall')
+            ->face('right-hem', Polygon::at([$right, $y1], [$r, $y1 + $wedge], [$r, $y2 - $wedge], [$right, $y2]))->hinge('right-wall', 'right-hem', 180, 'x4')->glue('right-hem', 'right-wall')
+            ->face('bottom-hem', Polygon::at([$x1, $bottom], [$x1 + $wedge, $b], [$x2 - $wedge, $b], [$x2, $bottom]))->hinge('bottom-wall', 'bottom-hem', 180, 'y1')->glue('bottom-hem', 'bottom-wall')
+            ->face('top-hem', Polygon::at([$x1, $top], [$x2, $top], [$x2 - $wedge, $t], [$x1 + $wedge, $t]))->hinge('top-wall', 'top-hem', 180, 'y4')->glue('top-hem', 'top-wall');
     }
 }
