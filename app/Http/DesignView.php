@@ -9,6 +9,7 @@ use App\Models\Design;
 use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Request\OptionKind;
+use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Sizing;
 
 /** A design as the browser gets it: what is kept, what can be changed, and what the core makes of it. */
@@ -55,6 +56,13 @@ final readonly class DesignView
         }
         $item = $sized->request->item;
 
+        foreach ($this->options($sized) as $option) {
+            if ($option->kind === OptionKind::Count) {
+                $count = $sized->request->options->count($option->id);
+                $fields["/options/$option->id"] = ['text' => (string) $count, 'given' => $count !== null];
+            }
+        }
+
         return $fields + ['/holds/count' => ['text' => (string) $item->count, 'given' => true]];
     }
 
@@ -62,10 +70,16 @@ final readonly class DesignView
     private function choices(Sized $sized): array
     {
         $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value];
-        foreach ($this->sizing->makes->find($sized->request->make)?->options() ?? [] as $option) {
+        foreach ($this->options($sized) as $option) {
             $option->kind === OptionKind::Choice && $choices["/options/$option->id"] = $sized->request->options->choice($option->id);
         }
 
         return $choices;
+    }
+
+    /** @return list<OptionSpec> */
+    private function options(Sized $sized): array
+    {
+        return $this->sizing->makes->find($sized->request->make)?->options() ?? [];
     }
 }

@@ -18,7 +18,7 @@ final class DemoSeeder extends Seeder
             return;
         }
         foreach (array_reverse(self::designs()) as $name => $spec) {
-            $drafting->start(DesignDocument::of($name, ['make' => 'diagonal-envelope'] + $spec));
+            $drafting->start(DesignDocument::of($name, $spec + ['make' => 'diagonal-envelope']));
         }
     }
 
@@ -52,6 +52,58 @@ final class DemoSeeder extends Seeder
                 'holds' => ['width' => '3 in', 'height' => '5 in', 'thickness' => '1/32 in', 'count' => 2],
                 'paper' => ['caliper' => '0.1 mm'],
                 'options' => ['method' => 'score-board', 'seam' => '3/8 in'],
+            ],
+            'Programme of the spring fair' => [
+                'make' => 'straight-envelope',
+                'holds' => ['width' => '6 3/4 in', 'height' => '3 3/4 in', 'thickness' => '1 mm'],
+                'paper' => ['caliper' => '0.12 mm'],
+            ],
+            'Bundle of boat tickets' => [
+                'make' => 'deep-envelope',
+                'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '5/8 in'],
+                'paper' => $kraft,
+            ],
+            'Sachet of sea-thrift seed' => [
+                'make' => 'corner-pouch', 'system' => 'metric',
+                'holds' => ['width' => '60 mm', 'height' => '70 mm', 'thickness' => '9 mm'],
+                'clearance' => ['width' => '4 mm', 'height' => '4 mm'],
+                'paper' => ['caliper' => '0.1 mm'],
+                'options' => ['bulk' => 'pillow', 'method' => 'score-board'],
+            ],
+            'Eight tern cards in a box' => [
+                'make' => 'tray-and-lid',
+                'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '4.5 mm', 'count' => 8],
+            ],
+            'Shaker card for the warden' => [
+                'make' => 'tray-and-lid', 'system' => 'metric',
+                'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '13 mm'],
+                'options' => ['depth' => '2 cm', 'lidWall' => 'doubled'],
+            ],
+            'Survey forms on the desk' => [
+                'make' => 'slope-box',
+                'holds' => ['width' => '4 3/4 in', 'height' => '6 in', 'thickness' => '1 3/4 in'],
+                'options' => ['dividers' => 3],
+            ],
+            'Wallet for four note cards' => [
+                'make' => 'note-wallet',
+                'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '2.5 mm', 'count' => 4],
+            ],
+            'Invitation, half fold' => [
+                'make' => 'folded-card', 'system' => 'metric',
+                'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '0.6 mm'],
+                'paper' => ['caliper' => '0.3 mm', 'sheet' => ['width' => '210 mm', 'height' => '297 mm']],
+            ],
+            'Kite of terns' => [
+                'make' => 'diamond-card',
+                'holds' => ['width' => '6 in', 'height' => '6 in', 'thickness' => '1 mm'],
+            ],
+            'First egg of the year' => [
+                'make' => 'slant-gate-card',
+                'holds' => ['width' => '4 1/4 in', 'height' => '5 1/2 in', 'thickness' => '1 mm'],
+            ],
+            'Lighthouse evening' => [
+                'make' => 'lantern-card',
+                'holds' => ['width' => '4 in', 'height' => '4 1/4 in', 'thickness' => '2 mm'],
             ],
             'Certificate for the counters' => [
                 'holds' => ['width' => '7 in', 'height' => '5 in', 'thickness' => '1 mm', 'count' => 1],

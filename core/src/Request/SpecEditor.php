@@ -48,6 +48,10 @@ final class SpecEditor
             if ($change->at === '/system' && $change->to !== $request->system->value) {
                 $spec = self::with($spec, self::STEPS_OF_SYSTEM);
             }
+            if ($change->at === '/make' && $change->to !== $request->make) {
+                // Another make has other options, and its own idea of room.
+                $spec = self::with($spec, ['/options' => null, '/clearance' => null]);
+            }
             $spec = self::with($spec, [$change->at => self::meant($change, $request->system, isset($fields[$change->at]))]);
         }
 

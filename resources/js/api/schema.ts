@@ -785,12 +785,14 @@ export interface components {
         Option: {
             id: string;
             /** @enum {string} */
-            kind: "choice" | "length";
+            kind: "choice" | "length" | "count";
             choices: string[];
             when: null | {
                 option: string;
                 choice: string;
             };
+            least: number;
+            most: number;
         };
         NamedSize: {
             id: string;
@@ -804,6 +806,7 @@ export interface components {
             makes: {
                 id: string;
                 options: components["schemas"]["Option"][];
+                drawing: components["schemas"]["Thumbnail"];
             }[];
             sizes: components["schemas"]["NamedSize"][];
         };
@@ -827,7 +830,7 @@ export interface components {
         };
         Term: {
             /** @enum {string} */
-            kind: "contents" | "clearance" | "thickness" | "paper" | "seam" | "groove" | "half-diagonal" | "reach" | "face" | "margin" | "rounding";
+            kind: "contents" | "clearance" | "thickness" | "paper" | "seam" | "groove" | "half-diagonal" | "light" | "half-panel" | "slant" | "gusset" | "depth" | "tray" | "play" | "flap" | "reach" | "face" | "margin" | "rounding";
             /** @enum {unknown} */
             dimension: "width" | "height" | "depth" | null;
             amount: number;
@@ -922,10 +925,11 @@ export interface components {
             };
             madeOf: components["schemas"]["Term"][];
             remedies: components["schemas"]["Remedy"][];
+            piece: string | null;
         };
         Step: {
             /** @enum {string} */
-            do: "cut" | "score" | "punch" | "trim" | "notch" | "round-corners" | "try-fit" | "fold" | "glue" | "fill" | "close";
+            do: "cut" | "score" | "punch" | "trim" | "notch" | "cut-out" | "taper" | "slit" | "mark" | "slant" | "round-corners" | "try-fit" | "fold" | "glue" | "fill" | "close";
             piece: string;
             with: string | null;
             measures: number[];

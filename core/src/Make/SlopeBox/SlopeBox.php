@@ -50,7 +50,7 @@ final readonly class SlopeBox implements Make
     {
         return [
             OptionSpec::length('depth'), OptionSpec::length('frontHeight'), OptionSpec::length('slope'),
-            OptionSpec::count('sheets', 1, 2, 1), OptionSpec::count('dividers', 0, 50, 0),
+            OptionSpec::count('sheets', 1, 2, 1), OptionSpec::count('dividers', 0, 12, 0),
         ];
     }
 
@@ -96,6 +96,7 @@ final readonly class SlopeBox implements Make
         } else {
             $pieces = [GridPiece::of('box', $whole, self::box($whole, $chosen['slope']->toMillimetres()), $contents)];
         }
+        array_push($pieces, ...Dividers::of($request->options->count('dividers') ?? 0, $columns->main(), $whole->rows->width(2), $request));
         $t = $request->paper->caliper;
         $wide = $columns->main();
         $deep = $whole->rows->main();
@@ -171,6 +172,11 @@ final readonly class SlopeBox implements Make
     {
         $steps = [];
         foreach ($pieces as $piece) {
+            if ($piece->folding->pattern->faces[0]->name === Dividers::FACE) {
+                array_push($steps, ...Dividers::steps($piece));
+
+                continue;
+            }
             array_push($steps, ...GridWork::cutAndScore($piece));
             $steps[] = new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']);
             $sides = array_values(array_filter(array_map(fn ($face) => (string) $face->name, $piece->pattern->faces), fn (string $name) => preg_match('/^(back|front)-(left|right)$/', $name) === 1));

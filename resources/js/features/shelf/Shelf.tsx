@@ -1,4 +1,4 @@
-import { Copy, FileInput, Moon, Plus, Sun, Trash2, TriangleAlert } from 'lucide-react'
+import { Copy, FileInput, Moon, Sun, Trash2, TriangleAlert } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, Refused, type Catalogue, type ShelfCard } from '@/api/client'
@@ -7,6 +7,7 @@ import { Figure } from '@/ui/Figure'
 import { useTheme } from '@/ui/theme'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
+import { MakeGrid, Picker } from './Picker'
 import { Thumbnail } from './Thumbnail'
 
 const LARGEST_FILE = 256 * 1024
@@ -101,12 +102,7 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
             if (file) void takeIn(file)
           }}
         />
-        {catalogue.makes.map((make) => (
-          <button key={make.id} type="button" className="full-button" onClick={() => void start(make.id)}>
-            <Plus aria-hidden="true" className="size-5" />
-            {words('shelf.new', { make: words(`make.${make.id}.noun`) })}
-          </button>
-        ))}
+        <Picker makes={catalogue.makes} onPick={(make) => void start(make)} />
       </header>
       <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
         <div className="mb-4 space-y-2 empty:hidden">
@@ -129,7 +125,11 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
         </div>
         <h1 className="mb-4 text-2xl">{words('shelf.title')}</h1>
         {cards?.length === 0 && (
-          <Empty makes={catalogue.makes.map((make) => make.id)} onStart={(make) => void start(make)} />
+          <div className="mx-auto mt-2 mb-8 max-w-5xl">
+            <p className="text-center font-serif text-xl leading-snug">{words('shelf.empty')}</p>
+            <p className="mt-1 mb-6 text-center text-soft">{words('shelf.empty-next')}</p>
+            <MakeGrid makes={catalogue.makes} onPick={(make) => void start(make)} />
+          </div>
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))] gap-5">
           {cards?.map((card) => (
@@ -178,20 +178,6 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
           ))}
         </ul>
       </main>
-    </div>
-  )
-}
-
-function Empty({ makes, onStart }: { makes: string[]; onStart: (make: string) => void }) {
-  return (
-    <div className="mx-auto mt-10 max-w-lg rounded-2xl border border-dashed border-soft bg-panel p-10 text-center">
-      <p className="font-serif text-xl leading-snug">{words('shelf.empty')}</p>
-      <p className="mt-2 mb-6 text-soft">{words('shelf.empty-next')}</p>
-      {makes.map((make) => (
-        <button key={make} type="button" className="full-button" onClick={() => onStart(make)}>
-          {words('shelf.new', { make: words(`make.${make}.noun`) })}
-        </button>
-      ))}
     </div>
   )
 }

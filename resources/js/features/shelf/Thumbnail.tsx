@@ -10,11 +10,12 @@ const LAYERS = [
 export function Thumbnail({ drawing }: { drawing: Drawing }) {
   const { width, height } = drawing
   const turn = drawing.lie === 'corner-up' ? -45 : 0
-  const reach = drawing.lie === 'corner-up' ? (width + height) / Math.SQRT2 : Math.max(width, height)
-  const pad = reach * 0.03
+  const [wide, high] =
+    drawing.lie === 'corner-up' ? [(width + height) / Math.SQRT2, (width + height) / Math.SQRT2] : [width, height]
+  const pad = Math.max(wide, high) * 0.03
   return (
     <svg
-      viewBox={`${-reach / 2 - pad} ${-reach / 2 - pad} ${reach + 2 * pad} ${reach + 2 * pad}`}
+      viewBox={`${-wide / 2 - pad} ${-high / 2 - pad} ${wide + 2 * pad} ${high + 2 * pad}`}
       className="size-full"
       aria-hidden="true"
     >

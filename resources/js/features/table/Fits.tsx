@@ -2,14 +2,17 @@ import type { Change, Check } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
 import { words } from '@/words'
+import { pieceName } from './pieceName'
 
 interface FitsProps {
   checks: Check[]
+  /** Whether the design has more than one piece, so that a fit says which it is about. */
+  isOneOfSeveral: boolean
   onRemedy: (changes: Change[]) => void
 }
 
 /** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */
-export function Fits({ checks, onRemedy }: FitsProps) {
+export function Fits({ checks, isOneOfSeveral, onRemedy }: FitsProps) {
   const worstFirst = [...checks].sort(
     (a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack,
   )
@@ -20,6 +23,7 @@ export function Fits({ checks, onRemedy }: FitsProps) {
           <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_5rem_4rem] items-center gap-3 px-2 py-1">
             <span className="leading-tight">
               {words(`check.${check.id}`)}
+              {check.piece && isOneOfSeveral && ` (${pieceName({ id: check.piece, count: 1 })})`}
               {check.ok && check.critical && (
                 <span className="block text-[0.92rem] font-semibold text-warn">{words('check.critical')}</span>
               )}

@@ -2,8 +2,8 @@ import { ChevronDown } from 'lucide-react'
 import { Collapsible } from 'radix-ui'
 import type { Piece, Term } from '@/api/client'
 import { Figure } from '@/ui/Figure'
-import { hasWords, words } from '@/words'
-import { measureRows } from './measureRows'
+import { words } from '@/words'
+import { measureRows, rowNote } from './measureRows'
 
 interface MeasuresProps {
   piece: Piece
@@ -16,7 +16,7 @@ export function Measures({ piece, lit, onLight }: MeasuresProps) {
   return (
     <ol className="divide-y divide-line">
       {measureRows(piece).map((row) => {
-        const note = [`${row.key}.${row.from[0]}`, `${row.key}.note`].find(hasWords)
+        const note = rowNote(row)
         return (
           <li key={row.key + row.text}>
             <Collapsible.Root>
@@ -31,7 +31,7 @@ export function Measures({ piece, lit, onLight }: MeasuresProps) {
               >
                 <span className="flex-1">
                   <span className="block text-[1.06rem] leading-snug font-semibold">{words(row.key)}</span>
-                  {note && <span className="block text-[0.95rem] leading-snug text-soft">{words(note)}</span>}
+                  {note && <span className="block text-[0.95rem] leading-snug text-soft">{note}</span>}
                 </span>
                 <Figure text={row.text} className="text-[1.9rem] leading-none font-semibold" />
                 <ChevronDown

@@ -1,13 +1,14 @@
 import { Printer } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { api, Refused, type DesignView, type Sized } from '@/api/client'
+import { api, Refused, type DesignView, type Piece, type Sized } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
-import { hasWords, words } from '@/words'
+import { words } from '@/words'
 import { Legend } from './Legend'
-import { measureRows } from './measureRows'
+import { measureRows, rowNote } from './measureRows'
 import { Sheet } from './Sheet'
+import { pieceName } from './pieceName'
 import { Steps } from './Steps'
 
 const SYSTEMS = ['imperial', 'metric'] as const
@@ -41,8 +42,7 @@ export function PrintView({ designId }: { designId: string }) {
       </main>
     )
   }
-  const piece = view?.design.pieces[0]
-  if (!view || !piece) return null
+  if (!view) return null
   return (
     <main className="mx-auto my-6 max-w-[52rem] bg-paper px-12 py-8 shadow-lg print:m-0 print:max-w-none print:p-0 print:shadow-none">
       <div className="no-print mb-5 flex justify-between">
@@ -65,10 +65,15 @@ export function PrintView({ designId }: { designId: string }) {
           <MeasureTable key={design.system} design={design} />
         ))}
       </div>
-      <div className="relative mt-6 h-[25rem] break-inside-avoid">
-        <Sheet design={view.design} piece={piece} lit={[]} onLight={nothing} />
-      </div>
-      <Legend piece={piece} />
+      {view.design.pieces.map((piece) => (
+        <section key={piece.id} className="mt-6 break-inside-avoid">
+          {view.design.pieces.length > 1 && <h2 className="text-xl">{pieceName(piece)}</h2>}
+          <div className="relative h-[25rem]">
+            <Sheet design={view.design} piece={piece} lit={[]} onLight={nothing} />
+          </div>
+          <Legend piece={piece} />
+        </section>
+      ))}
       <section className="mt-7">
         <h2 className="mb-1 text-xl">{words('tab.steps')}</h2>
         <Steps design={view.design} onLight={nothing} />
@@ -78,36 +83,59 @@ export function PrintView({ designId }: { designId: string }) {
 }
 
 function MeasureTable({ design }: { design: Sized }) {
-  const rows = design.pieces.flatMap((piece) => measureRows(piece))
   return (
-    <section className="break-inside-avoid">
+    <section>
       <h2 className="border-b-2 border-ink pb-1 text-xl">{words(`print.${design.system}`)}</h2>
       <table className="w-full">
         <tbody>
-          {rows.map((row) => {
-            const note = [`${row.key}.${row.from[0]}`, `${row.key}.note`].find(hasWords)
-            return (
-              <tr key={row.key + row.text} className="border-b border-line align-top">
-                <th scope="row" className="py-2 pr-3 text-left leading-snug font-normal">
-                  {words(row.key)}
-                  {note && <span className="block text-[0.9rem] text-soft">{words(note)}</span>}
-                </th>
-                <td className="py-2 text-right text-2xl font-semibold">
-                  <Figure text={row.text} />
-                </td>
-              </tr>
-            )
-          })}
+          {design.pieces.map((piece) => (
+            <PieceRows key={piece.id} piece={piece} isOnly={design.pieces.length === 1} />
+          ))}
           <tr>
             <th scope="row" className="py-2 text-left font-normal">
               {words('print.inside')}
             </th>
             <td className="py-2 text-right text-lg whitespace-nowrap">
-              <Figure text={design.inside.text.width} unit={false} /> × <Figure text={design.inside.text.height} />
+              <Figure text={design.inside.text.width} unit={false} /> ×{' '}
+              <Figure text={design.inside.text.height} unit={design.inside.depth === 0} />
+              {design.inside.depth > 0 && (
+                <>
+                  {' '}
+                  × <Figure text={design.inside.text.depth} />
+                </>
+              )}
             </td>
           </tr>
         </tbody>
       </table>
     </section>
+  )
+}
+
+function PieceRows({ piece, isOnly }: { piece: Piece; isOnly: boolean }) {
+  return (
+    <>
+      {!isOnly && (
+        <tr>
+          <th scope="rowgroup" colSpan={2} className="pt-4 text-left font-serif text-lg">
+            {pieceName(piece)}
+          </th>
+        </tr>
+      )}
+      {measureRows(piece).map((row) => {
+        const note = rowNote(row)
+        return (
+          <tr key={row.key + row.text} className="break-inside-avoid border-b border-line align-top">
+            <th scope="row" className="py-2 pr-3 text-left leading-snug font-normal">
+              {words(row.key)}
+              {note && <span className="block text-[0.9rem] text-soft">{note}</span>}
+            </th>
+            <td className="py-2 text-right text-2xl font-semibold whitespace-nowrap">
+              <Figure text={row.text} />
+            </td>
+          </tr>
+        )
+      })}
+    </>
   )
 }

@@ -1,10 +1,11 @@
 import type { Piece, Sized } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { words } from '@/words'
 import { marksOf, ticksOf, type View } from './geometry'
 
 const TICK_PX = [5, 8, 11, 16] as const
 const GAP_PX = 8
-const LABEL_PX = 48
+const LABEL_PX = 58
 
 /** A ruler's own numbers keep this far from a setting marked on it. */
 const CLEAR_PX = { top: 34, left: 24 }
@@ -22,7 +23,7 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
   const [x0, y0] = view.zero
   const top = ticksOf(view.reach[0], design.system, view.scale)
   const left = ticksOf(view.reach[1], design.system, view.scale)
-  const marks = marksOf(piece.measures)
+  const marks = marksOf(piece)
   const isHidden = (ruler: 'top' | 'left', at: number) =>
     marks.some((mark) => mark.ruler === ruler && Math.abs(mark.at - at) * view.scale < CLEAR_PX[ruler])
   const baseX = x0 - GAP_PX
@@ -67,8 +68,11 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
           )
         })}
       </g>
-      {marks.map(({ measure, ruler, at }) => {
+      {marks.map(({ measure, ruler, at, from }, i) => {
         const isLit = lit.includes(measure)
+        const isCrowded = marks
+          .slice(0, i)
+          .some((other) => other.ruler === ruler && Math.abs(other.at - at) * view.scale < CLEAR_PX[ruler])
         const [x, y] = ruler === 'top' ? [x0 + at * view.scale, baseY] : [baseX, y0 + at * view.scale]
         const pointer =
           ruler === 'top'
@@ -82,18 +86,23 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
             className="cursor-pointer"
           >
             <polygon points={pointer} className={isLit ? 'fill-ink' : 'fill-live'} />
-            <foreignObject
-              x={ruler === 'top' ? x - 60 : x - 14 - LABEL_PX}
-              y={ruler === 'top' ? y - 39 : y - 14}
-              width={ruler === 'top' ? 120 : LABEL_PX}
-              height="28"
-            >
-              <div className={`flex h-full items-center ${ruler === 'top' ? 'justify-center' : 'justify-end'}`}>
-                <span className={`text-[17px] font-semibold ${isLit ? 'text-ink' : 'text-live'}`}>
-                  <Figure text={piece.measures[measure]?.text ?? ''} unit={false} />
-                </span>
-              </div>
-            </foreignObject>
+            {(!isCrowded || isLit) && (
+              <foreignObject
+                x={ruler === 'top' ? x - 60 : x - 14 - LABEL_PX}
+                y={ruler === 'top' ? y - 39 : y - 14}
+                width={ruler === 'top' ? 120 : LABEL_PX}
+                height="28"
+              >
+                <div className={`flex h-full items-center ${ruler === 'top' ? 'justify-center' : 'justify-end'}`}>
+                  <span className={`text-[17px] font-semibold ${isLit ? 'text-ink' : 'text-live'}`}>
+                    {from === 'bottom' && '↑ '}
+                    <Figure text={piece.measures[measure]?.text ?? ''} unit={false} />
+                    {from === 'right' && ' ←'}
+                    {from && <span className="sr-only">{words(`sheet.aside.${from}`)}</span>}
+                  </span>
+                </div>
+              </foreignObject>
+            )}
           </g>
         )
       })}

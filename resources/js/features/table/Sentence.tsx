@@ -1,10 +1,10 @@
-import { ChevronsUpDown, Wrench } from 'lucide-react'
+import { ChevronsUpDown, SlidersHorizontal } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import type { Catalogue, DesignView } from '@/api/client'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
 import { LengthField } from '@/ui/LengthField'
-import { words, wordsAround } from '@/words'
+import { hasWords, words, wordsAround } from '@/words'
 import type { DraftBook } from './draftBook'
 
 interface SentenceProps {
@@ -31,25 +31,34 @@ export function Sentence({ book, view, catalogue }: SentenceProps) {
     'clearance-height': <Field {...{ book, view }} at="/clearance/height" />,
     sheet: <PaperSheet {...{ book, view, catalogue }} />,
     caliper: <Field {...{ book, view }} at="/paper/caliper" />,
-    options: shown.map((option) => (
-      <span key={option.id}>
-        {wordsAround(`option.${option.id}`).map((part, i) =>
-          'text' in part ? (
-            <span key={i}>{part.text}</span>
-          ) : option.kind === 'choice' ? (
-            <Choose key={i} {...{ book, view }} at={`/options/${option.id}`} values={option.choices} faces="choice" />
-          ) : (
-            <Field key={i} {...{ book, view }} at={`/options/${option.id}`} />
-          ),
-        )}
-      </span>
-    )),
+    options: shown
+      .filter((option) => hasWords(`option.${option.id}`))
+      .map((option) => (
+        <span key={option.id}>
+          {wordsAround(`option.${option.id}`).map((part, i) =>
+            'text' in part ? (
+              <span key={i}>{part.text}</span>
+            ) : option.kind === 'choice' ? (
+              <Choose key={i} {...{ book, view }} at={`/options/${option.id}`} values={option.choices} faces="choice" />
+            ) : (
+              <Field key={i} {...{ book, view }} at={`/options/${option.id}`} />
+            ),
+          )}
+        </span>
+      )),
     system: <Choose {...{ book, view }} at="/system" values={['imperial', 'metric']} faces="system" />,
-    tools: <ToolRoll {...{ book, view }} />,
+    tools: (
+      <Details
+        {...{ book, view }}
+        more={shown.filter((option) => !hasWords(`option.${option.id}`)).map((option) => `/options/${option.id}`)}
+      />
+    ),
   }
   return (
     <div className="sentence" aria-label={words('sentence.label')} role="group">
-      {wordsAround('sentence').map((part, i) => (
+      {wordsAround(
+        hasWords(`sentence.${view.choices['/make']}`) ? `sentence.${view.choices['/make']}` : 'sentence',
+      ).map((part, i) => (
         <span key={i}>{'text' in part ? part.text : slots[part.slot]}</span>
       ))}
     </div>
@@ -171,22 +180,20 @@ function PaperSheet({ book, view, catalogue }: SentenceProps) {
   )
 }
 
-const TOOL_FIELDS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/clearance/depth']
+const DETAILS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/clearance/depth']
 
-/** What matters seldom: the tools' own steps, the notch, room in depth. One step away. */
-function ToolRoll({ book, view }: Pick<SentenceProps, 'book' | 'view'>) {
+/** What matters seldom: a make's finer lengths, the tools' own steps, the notch, room in depth. One step away. */
+function Details({ book, view, more }: Pick<SentenceProps, 'book' | 'view'> & { more: string[] }) {
   const drafts = book.use((state) => state.drafts)
-  const isWrong = TOOL_FIELDS.some((at) => drafts[at]?.problem !== undefined)
+  const fields = [...more, ...DETAILS].filter((at) => view.fields[at])
+  const isWrong = fields.some((at) => drafts[at]?.problem !== undefined)
+  const isOwn = fields.some((at) => view.fields[at]?.given)
   return (
     <Popover.Root>
-      <Popover.Trigger
-        className="part"
-        data-wrong={isWrong}
-        data-default={!TOOL_FIELDS.some((at) => view.fields[at]?.given)}
-      >
+      <Popover.Trigger className="part" data-wrong={isWrong} data-default={!isOwn}>
         <span className="part-face inline-flex items-center gap-1.5">
-          <Wrench aria-hidden="true" className="size-4" />
-          {words(TOOL_FIELDS.some((at) => view.fields[at]?.given) ? 'tools.own' : 'tools.usual')}
+          <SlidersHorizontal aria-hidden="true" className="size-4" />
+          {words(isOwn ? 'tools.own' : 'tools.usual')}
         </span>
       </Popover.Trigger>
       <Popover.Portal>
@@ -199,7 +206,7 @@ function ToolRoll({ book, view }: Pick<SentenceProps, 'book' | 'view'>) {
         >
           <h2 className="mb-1 text-lg leading-snug">{words('tools.title')}</h2>
           <dl className="grid grid-cols-[1fr_auto] items-center gap-x-6 text-[1.05rem]">
-            {TOOL_FIELDS.filter((at) => view.fields[at]).map((at) => (
+            {fields.map((at) => (
               <div key={at} className="contents">
                 <dt className="font-sans text-soft">{words(`field${at.replaceAll('/', '.')}`)}</dt>
                 <dd className="text-right">

@@ -3,9 +3,10 @@ import { words } from '@/words'
 import { Figure } from '@/ui/Figure'
 import { useSize } from '@/ui/useSize'
 import { Rulers } from './Rulers'
+import { pieceName } from './pieceName'
 import { middle, path, viewOf, type XY } from './geometry'
 
-const RULER_PX = 68
+const RULER_PX = 74
 const TOP_PX = 46
 const EDGE_PX = 20
 
@@ -48,7 +49,7 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
     return found < 0 ? null : found
   }
   const label = words('sheet.label', {
-    piece: words(`piece.${piece.id}`),
+    piece: pieceName(piece),
     width: piece.sheet.text.width,
     height: piece.sheet.text.height,
   })

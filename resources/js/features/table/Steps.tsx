@@ -1,9 +1,17 @@
 import type { Piece, Sized, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { pieceName } from './pieceName'
 import { hasWords, words, wordsAround } from '@/words'
 
 /** The work in order, in words. */
-export function Steps({ design, onLight }: { design: Sized; onLight: (measures: number[]) => void }) {
+interface StepsProps {
+  design: Sized
+  /** The piece on the table: only its measures can be lit. */
+  piece?: Piece
+  onLight: (measures: number[]) => void
+}
+
+export function Steps({ design, piece: shown, onLight }: StepsProps) {
   return (
     <ol className="space-y-0.5">
       {design.steps.map((step, i) => {
@@ -12,11 +20,14 @@ export function Steps({ design, onLight }: { design: Sized; onLight: (measures: 
           <li
             key={i}
             className="grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash"
-            onPointerEnter={() => onLight(step.measures)}
+            onPointerEnter={() => onLight(step.piece === shown?.id ? step.measures : [])}
             onPointerLeave={() => onLight([])}
           >
             <span className="text-right pr-2.5 text-soft">{i + 1}</span>
             <span>
+              {piece && design.pieces.length > 1 && design.steps[i - 1]?.piece !== step.piece && (
+                <strong className="mr-1.5 font-serif">{pieceName(piece)}.</strong>
+              )}
               <StepWords step={step} piece={piece} />
               {step.advice.map((advice) => (
                 <span key={advice} className="block text-[0.95rem] leading-snug text-soft">
@@ -42,8 +53,18 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
       {wordsAround(key).map((part, i) => {
         if ('text' in part) return <span key={i}>{part.text}</span>
         if (part.slot === 'at' && measure) return <Figure key={i} text={measure.text} className="font-semibold" />
-        if (part.slot === 'from' && measure) return <span key={i}>{words(`from.${measure.from}`)}</span>
-        if (part.slot === 'faces') return <span key={i}>{listed(step.faces.map((face) => words(`face.${face}`)))}</span>
+        if (part.slot === 'from' && measure)
+          return (
+            <span key={i}>
+              {words(
+                measure.axis === 'width' || measure.axis === 'height'
+                  ? `from.edge.${measure.from}`
+                  : `from.${measure.from}`,
+              ).replace(/^the /, '')}
+            </span>
+          )
+        if (part.slot === 'faces')
+          return <span key={i}>{listed([...new Set(step.faces.map((face) => words(`face.${face}`)))])}</span>
         return null
       })}
     </span>

@@ -5,6 +5,7 @@ import type { Catalogue } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { words } from '@/words'
 import { Closed } from './Closed'
+import { PieceTabs } from './PieceTabs'
 import { openDraftBook } from './draftBook'
 import { Fits } from './Fits'
 import { Legend } from './Legend'
@@ -19,6 +20,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
   const book = useMemo(() => openDraftBook(designId), [designId])
   const { view, trouble, saving } = book.use()
   const [lit, setLit] = useState<number[]>([])
+  const [chosen, setChosen] = useState('')
 
   useEffect(() => {
     void book.load()
@@ -57,7 +59,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
   }
 
   const { design } = view
-  const piece = design.pieces[0]
+  const piece = design.pieces.find((one) => one.id === chosen) ?? design.pieces[0]
   if (!piece) return null
   return (
     <div className="flex h-full min-h-0 flex-col">
@@ -82,10 +84,20 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
         </div>
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]">
           <section aria-label={words('sheet.section')} className="relative flex min-h-0 flex-col px-4 pt-3 pb-2">
+            {design.pieces.length > 1 && (
+              <PieceTabs
+                pieces={design.pieces}
+                now={piece.id}
+                onChoose={(id) => {
+                  setChosen(id)
+                  setLit([])
+                }}
+              />
+            )}
             <div className="relative min-h-0 flex-1">
-              <Sheet hasAside design={design} piece={piece} lit={lit} onLight={setLit} />
+              <Sheet hasAside={piece.layers.length > 1} design={design} piece={piece} lit={lit} onLight={setLit} />
               <div className="absolute top-1 right-0">
-                <Closed design={design} piece={piece} />
+                {piece.layers.length > 1 && <Closed design={design} piece={piece} />}
               </div>
             </div>
             <Legend piece={piece} />
@@ -108,12 +120,16 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
                 ))}
               </Tabs.List>
               <Tabs.Content value="measures">
-                <Measures piece={piece} lit={lit} onLight={setLit} />
+                <Measures key={piece.id} piece={piece} lit={lit} onLight={setLit} />
                 <h2 className="mt-3 mb-1 border-t border-line px-2 pt-3 text-lg">{words('fits.title')}</h2>
-                <Fits checks={design.checks} onRemedy={(changes) => book.set(changes)} />
+                <Fits
+                  isOneOfSeveral={design.pieces.length > 1}
+                  checks={design.checks}
+                  onRemedy={(changes) => book.set(changes)}
+                />
               </Tabs.Content>
               <Tabs.Content value="steps">
-                <Steps design={design} onLight={setLit} />
+                <Steps design={design} piece={piece} onLight={setLit} />
               </Tabs.Content>
             </Tabs.Root>
           </aside>

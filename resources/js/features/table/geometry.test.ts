@@ -64,7 +64,7 @@ describe('ticksOf', () => {
 describe('marksOf', () => {
   it('shows the first two sides of a punched sheet where they are read', () => {
     const sides = [1, 2, 3, 4].map((side) => measure({ side, from: side % 2 ? 'left' : 'right' }))
-    expect(marksOf(sides)).toEqual([
+    expect(marksOf(piece('square', sides))).toEqual([
       { measure: 0, ruler: 'top', at: 92 },
       { measure: 1, ruler: 'left', at: 92 },
     ])
@@ -74,9 +74,19 @@ describe('marksOf', () => {
     const scores = ['top-left', 'bottom-right', 'top-right', 'bottom-left'].map((from) =>
       measure({ kind: 'score', from }),
     )
-    expect(marksOf(scores).map((mark) => [mark.measure, mark.ruler])).toEqual([
+    expect(marksOf(piece('corner-up', scores)).map((mark) => [mark.measure, mark.ruler])).toEqual([
       [0, 'top'],
       [2, 'left'],
+    ])
+  })
+
+  it('shows straight scores from every edge, and says which are read from the far one', () => {
+    const scores = ['left', 'bottom', 'right', 'top'].map((from) => measure({ kind: 'score', from, at: 20 }))
+    expect(marksOf(piece('square', scores))).toEqual([
+      { measure: 0, ruler: 'top', at: 20 },
+      { measure: 1, ruler: 'left', at: 180, from: 'bottom' },
+      { measure: 2, ruler: 'top', at: 180, from: 'right' },
+      { measure: 3, ruler: 'left', at: 20 },
     ])
   })
 })

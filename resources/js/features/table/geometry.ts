@@ -1,4 +1,4 @@
-import type { Measure, Piece } from '@/api/client'
+import type { Piece } from '@/api/client'
 
 export type XY = readonly [number, number]
 
@@ -43,23 +43,30 @@ export function viewOf(piece: Piece, room: Room): View {
 export interface Mark {
   measure: number
   ruler: 'top' | 'left'
-  /** Millimetres from the ruler's zero. */
+  /** Millimetres from the ruler's zero to the line. */
   at: number
+  /** The edge it is read from, where that is not the ruler's own zero. */
+  from?: 'right' | 'bottom'
 }
 
 /**
- * Where a measure is read on the rulers drawn along the top and the left.
+ * Where a measure's line lies along the rulers drawn at the top and the left.
  *
- * Punch marks: the sheet's top edge is its first side, its left edge the second (it is turned clockwise); the others are
- * read when they come round. Diagonal scores: those from the left and the upper corner. Cuts and trims have no place here.
+ * Straight scores: those read from the right or the bottom say so. Punch marks: the sheet's top edge is its first side,
+ * its left edge the second (it is turned clockwise); the others are read when they come round. Diagonal scores: those
+ * from the left and the upper corner. Cuts and trims have no place here.
  */
-export function marksOf(measures: Measure[]): Mark[] {
-  return measures.flatMap((measure, i): Mark[] => {
-    const mark = (ruler: Mark['ruler']): Mark[] => [{ measure: i, ruler, at: measure.at }]
-    if (measure.kind === 'punch' && measure.side === 1 && measure.from === 'left') return mark('top')
-    if (measure.kind === 'punch' && measure.side === 2 && measure.from === 'right') return mark('left')
-    if (measure.kind === 'score' && measure.from === 'top-left') return mark('top')
-    if (measure.kind === 'score' && measure.from === 'top-right') return mark('left')
+export function marksOf(piece: Pick<Piece, 'measures' | 'sheet'>): Mark[] {
+  const { width, height } = piece.sheet
+  return piece.measures.flatMap((measure, i): Mark[] => {
+    const mark = (ruler: Mark['ruler'], at = measure.at): Mark => ({ measure: i, ruler, at })
+    if (measure.kind === 'punch' && measure.side === 1) return measure.from === 'left' ? [mark('top')] : []
+    if (measure.kind === 'punch' && measure.side === 2) return measure.from === 'right' ? [mark('left')] : []
+    if (measure.kind !== 'score' && measure.kind !== 'mark') return []
+    if (measure.from === 'top-left' || measure.from === 'left') return [mark('top')]
+    if (measure.from === 'top-right' || measure.from === 'top') return [mark('left')]
+    if (measure.from === 'right') return [{ ...mark('top', width - measure.at), from: 'right' }]
+    if (measure.from === 'bottom') return [{ ...mark('left', height - measure.at), from: 'bottom' }]
     return []
   })
 }
