@@ -8,7 +8,8 @@ const browser = await chromium.launch({
 })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 await page.goto(base)
-await page.getByRole('button', { name: 'New envelope' }).click()
+await page.getByRole('button', { name: 'New …' }).click()
+await page.getByRole('button', { name: process.argv[3] ?? 'envelope from a square' }).click()
 const width = page.getByLabel('Width of the card')
 await width.click()
 

@@ -3,7 +3,8 @@ import { figure, kept, mark, openNew, square } from './gimbo'
 
 test('a new design: change the card, and figures, drawing and shelf follow', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'New envelope' }).click()
+  await page.getByRole('button', { name: 'New …' }).click()
+  await page.getByRole('button', { name: 'envelope from a square' }).click()
   await expect(figure(page, square)).toHaveText('8 3/16 in')
   const before = await page.locator('[data-edge=V] line').first().getAttribute('x1')
   await page.getByLabel('Width of the card').fill('6 3/4')
@@ -100,7 +101,10 @@ test('by keyboard alone', async ({ page }) => {
     }
     throw new Error(`no way by Tab to ${name}`)
   }
-  await tabTo(/^New envelope/)
+  await tabTo(/^New …/)
+  await press('Enter')
+  await expect(page.getByRole('heading', { name: 'What do you want to make?' })).toBeVisible()
+  await tabTo(/^envelope from a square/)
   await press('Enter')
   await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
   await tabTo(/^Width of the card/)
@@ -140,4 +144,63 @@ test('undo and redo, by key and by button, over a reload', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
   await page.keyboard.press('Control+Shift+z')
   await expect(width).toHaveValue('6 in')
+})
+
+test('every make is offered by a picture, opens with figures, and shows each of its pieces', async ({ page }) => {
+  test.setTimeout(240_000)
+  const errors: string[] = []
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
+  page.on('pageerror', (error) => errors.push(error.message))
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New …' }).click()
+  const makes = await page.getByRole('dialog').getByRole('listitem').allTextContents()
+  expect(makes.length).toBe(11)
+  await page.keyboard.press('Escape')
+  for (const make of makes) {
+    await page.goto('/')
+    await page.getByRole('button', { name: 'New …' }).click()
+    await page.getByRole('dialog').getByRole('button', { name: make, exact: true }).click()
+    await expect(page.getByRole('button', { name: /^Cut/ }).first()).toBeVisible()
+    expect(await page.locator('[data-check]').count()).toBeGreaterThan(0)
+    for (const piece of await page.getByRole('group', { name: 'Pieces' }).getByRole('button').all()) {
+      await piece.click()
+      await expect(page.getByRole('img', { name: /a sheet of/ })).toBeVisible()
+    }
+    await page.getByLabel('Width of the card').fill('5')
+    await expect(page.getByRole('status')).toHaveText('Kept')
+    await page.getByRole('tab', { name: 'Steps' }).click()
+    // A key that has no words would show itself: two words joined by a dot.
+    expect(await page.locator('main').innerText()).not.toMatch(/\b[a-z-]+\.[a-z-]+\.?[a-z-]*\b/)
+  }
+  expect(errors).toEqual([])
+})
+
+test('a tray and its lid: a deeper tray asks for another lid, a lid too deep is mended', async ({ page }) => {
+  await openNew(page, {
+    make: 'tray-and-lid',
+    system: 'metric',
+    holds: { width: '105 mm', height: '148 mm', thickness: '12 mm' },
+    options: { depth: '2 cm' },
+  })
+  await expect(figure(page, /^Score/)).toHaveText('20 mm')
+  await page.getByLabel('Depth', { exact: true }).fill('30')
+  await expect(figure(page, /^Score/)).toHaveText('30 mm')
+  await page.getByRole('button', { name: 'Lid', exact: true }).click()
+  await expect(figure(page, /^Score/)).toHaveText('15 mm')
+  await page.getByRole('button', { name: 'the usual details' }).click()
+  await page.getByLabel('Depth of the lid').fill('40')
+  const fit = page.locator('[data-check=lid-not-taller-than-tray]')
+  await expect(fit).toHaveAttribute('data-ok', 'false')
+  await page.keyboard.press('Escape')
+  await fit.getByRole('button', { name: 'Make the lid half as deep as the tray' }).click()
+  await expect(fit).toHaveAttribute('data-ok', 'true')
+})
+
+test('another thing made for the same card', async ({ page }) => {
+  const id = await openNew(page, { options: { method: 'score-board' } })
+  await page.getByRole('button', { name: /^What is made/ }).click()
+  await page.getByRole('menuitemradio', { name: 'A deep envelope' }).click()
+  await expect(page.getByLabel('Depth', { exact: true })).toBeVisible()
+  await expect(page.getByLabel('Width of the card')).toHaveValue('5 1/2 in')
+  expect((await kept(page, id)).choices['/options/method']).toBe('punch-board')
 })

@@ -11,6 +11,9 @@ use PHPat\Test\PHPat;
 /** Who may know whom. Read by phpat inside PHPStan. */
 final class Layers
 {
+    /** The namespace of any one make: a folder of core/src/Make other than what they share. */
+    private const A_MAKE = '/^Gimbo\\\\Core\\\\Make\\\\(?!Shared)[A-Z]\w+$/';
+
     public function test_the_core_knows_nothing_of_the_application(): Rule
     {
         return PHPat::rule()
@@ -64,9 +67,17 @@ final class Layers
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Gimbo\Core'), Selector::inNamespace('App'))
-            ->excluding(Selector::classname('Gimbo\Core\Make\Makes'), Selector::inNamespace('Gimbo\Core\Make\DiagonalEnvelope'), Selector::inNamespace('Gimbo\Core\Tests'))
+            ->excluding(Selector::classname('Gimbo\Core\Make\Makes'), Selector::inNamespace(self::A_MAKE, true), Selector::inNamespace('Gimbo\Core\Tests'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('Gimbo\Core\Make\DiagonalEnvelope'));
+            ->classes(Selector::inNamespace(self::A_MAKE, true));
+    }
+
+    public function test_what_makes_share_names_none_of_them(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Gimbo\Core\Make\Shared'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace(self::A_MAKE, true), Selector::classname('Gimbo\Core\Make\Makes'));
     }
 
     /** @return list<\PHPat\Selector\SelectorInterface> */

@@ -30,7 +30,11 @@ export function Fits({ checks, isOneOfSeveral, onRemedy }: FitsProps) {
             </span>
             <Gauge check={check} />
             <span className={`text-right text-lg font-semibold ${check.ok ? '' : 'text-warn'}`}>
-              <Figure text={check.ok ? check.text.spare : check.text.slack} />
+              {check.have === check.bare && check.ok ? (
+                words('check.exact')
+              ) : (
+                <Figure text={check.ok ? check.text.spare : check.text.slack} />
+              )}
             </span>
           </div>
           {!check.ok && (
@@ -75,6 +79,8 @@ function Gauge({ check }: { check: Check }) {
   const have = Math.max(0, check.have - check.bare)
   const afterSlip = Math.max(0, have - check.slip)
   const full = Math.max(asked * 2, have * 1.08, 1)
+  // Nothing asked and nothing to spare is as good as it gets.
+  const isExact = check.ok && have === 0
   const share = (value: number) => `${((100 * Math.min(value, full)) / full).toFixed(1)}%`
   return (
     <span
@@ -89,7 +95,7 @@ function Gauge({ check }: { check: Check }) {
       <span className="absolute inset-x-0 inset-y-[4px] rounded-full bg-line" />
       <span
         className={`absolute inset-y-[4px] left-0 rounded-full opacity-45 ${check.ok ? 'bg-good' : 'bg-warn'}`}
-        style={{ width: share(have) }}
+        style={{ width: isExact ? '100%' : share(have) }}
       />
       <span
         className={`absolute inset-y-[4px] left-0 rounded-full ${check.ok ? 'bg-good' : 'bg-warn'}`}

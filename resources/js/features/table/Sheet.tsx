@@ -4,7 +4,7 @@ import { Figure } from '@/ui/Figure'
 import { useSize } from '@/ui/useSize'
 import { Rulers } from './Rulers'
 import { pieceName } from './pieceName'
-import { middle, path, viewOf, type XY } from './geometry'
+import { isInside, middle, path, viewOf, type XY } from './geometry'
 
 const RULER_PX = 74
 const TOP_PX = 46
@@ -152,10 +152,15 @@ function FlapNames({ piece, at }: { piece: Piece; at: (point: XY) => XY }) {
   return fold.faces_vertices.slice(1).map((face, i) => {
     const corners = face.map((v) => at((fold.vertices_coords[v] ?? [0, 0]) as unknown as XY))
     const name = words(`face.${fold['faces_gimbo:name'][i + 1]}`)
-    const wide = Math.max(...corners.map(([x]) => x)) - Math.min(...corners.map(([x]) => x))
-    const high = Math.max(...corners.map(([, y]) => y)) - Math.min(...corners.map(([, y]) => y))
-    if (wide < name.length * 9 || high < 44) return null
     const [x, y] = middle(corners)
+    const reach = name.length * 3.7 + 8
+    const box: XY[] = [
+      [x - reach, y - 12],
+      [x + reach, y - 12],
+      [x + reach, y + 12],
+      [x - reach, y + 12],
+    ]
+    if (!box.every((corner) => isInside(corner, corners))) return null
     return (
       <text
         key={i}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Measure, Piece } from '@/api/client'
-import { marksOf, ticksOf, viewOf } from './geometry'
+import { isInside, marksOf, ticksOf, viewOf } from './geometry'
 
 const measure = (some: Partial<Measure>): Measure => ({
   kind: 'punch',
@@ -88,5 +88,19 @@ describe('marksOf', () => {
       { measure: 2, ruler: 'top', at: 180, from: 'right' },
       { measure: 3, ruler: 'left', at: 20 },
     ])
+  })
+})
+
+describe('isInside', () => {
+  const triangle = [
+    [0, 0],
+    [10, 0],
+    [0, 10],
+  ] as const
+
+  it('knows a point of a face from one beside it', () => {
+    expect(isInside([2, 2], triangle)).toBe(true)
+    expect(isInside([6, 6], triangle)).toBe(false)
+    expect(isInside([-1, 2], triangle)).toBe(false)
   })
 })

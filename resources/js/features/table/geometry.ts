@@ -106,3 +106,13 @@ export function middle(points: readonly XY[]): XY {
 }
 
 export const path = (points: readonly XY[]) => points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ')
+
+/** Whether a point lies inside a ring of corners, by the even-odd rule. */
+export function isInside([x, y]: XY, ring: readonly XY[]): boolean {
+  let inside = false
+  ring.forEach(([x1, y1], i) => {
+    const [x2, y2] = ring[(i + 1) % ring.length] ?? [x1, y1]
+    if (y1 > y !== y2 > y && x < ((x2 - x1) * (y - y1)) / (y2 - y1) + x1) inside = !inside
+  })
+  return inside
+}
