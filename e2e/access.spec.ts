@@ -26,10 +26,7 @@ for (const theme of ['light', 'dark']) {
     await page.getByLabel('Width of the card').press('Escape')
     await page.getByRole('tab', { name: 'Steps' }).click()
     await expectAccessible(page)
-    await page
-      .getByRole('button', { name: 'my own tools' })
-      .or(page.getByRole('button', { name: 'the usual tools' }))
-      .click()
+    await page.getByRole('button', { name: 'the usual details' }).click()
     await expect(page.getByLabel('Trimmer, smallest step')).toBeVisible()
     await expectAccessible(page)
     await page.goto(page.url() + '/print')

@@ -6,6 +6,9 @@ namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\Extras;
+use Gimbo\Core\Design\Mat;
+use Gimbo\Core\Design\Mats;
 use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Fit\Fit;
@@ -56,6 +59,8 @@ final readonly class DesignWriter
             'pieces' => array_map($this->piece(...), $design->pieces),
             'inside' => $this->extents($design->inside),
             'closed' => $this->extents($design->closed),
+            'takes' => $design->inside->depth->isPositive() ? $request->item->howManyStandIn($design->inside->depth->minus($request->clearance->depth)) : null,
+            'bellyBand' => $this->rectangle(Extras::bellyBand($design->closed, $request->tools->cut)),
             'checks' => array_map($this->check(...), $design->fits),
             'steps' => array_map($this->step(...), $design->steps),
         ];
@@ -94,6 +99,8 @@ final readonly class DesignWriter
             'glue' => array_map(self::ring(...), array_values($piece->glue)),
             'contents' => $piece->contents === null ? null : self::ring($piece->contents),
             'lie' => $piece->lie->value,
+            'mats' => $this->mats($piece),
+            'liner' => $this->liner($piece),
         ];
     }
 
@@ -179,6 +186,34 @@ final readonly class DesignWriter
             'name' => $piece->pattern->faces[$face]->name,
             'ring' => array_map(fn ($v) => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS)], $piece->folding->faces[$face]),
         ], $piece->pattern->layers);
+    }
+
+    /** @return list<array{float, float}>|null where mats are asked for, and it has a flap to line */
+    private function liner(Piece $piece): ?array
+    {
+        $liner = $this->design->request->border === null ? null : Extras::liner($piece);
+
+        return $liner === null ? null : self::ring($liner);
+    }
+
+    /** @return list<Json> */
+    private function mats(Piece $piece): array
+    {
+        $request = $this->design->request;
+        if ($request->border === null) {
+            return [];
+        }
+
+        return array_map(fn (Mat $mat) => [
+            'face' => $mat->face,
+            'rectangle' => $this->rectangle($mat->rectangle),
+            'ring' => self::ring($mat->outline),
+            'mirrors' => $mat->mirrors,
+            'corners' => array_map(fn (array $cut) => [
+                'corner' => $cut['corner'], 'along' => self::mm($cut['along']), 'up' => self::mm($cut['up']), 'rail' => self::mm($cut['rail']),
+                'text' => array_map($this->words->rounded(...), ['along' => $cut['along'], 'up' => $cut['up'], 'rail' => $cut['rail']]),
+            ], $mat->corners),
+        ], Mats::of($piece->pattern, $request->border, $request->tools->cut));
     }
 
     /** @return Json */

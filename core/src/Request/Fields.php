@@ -38,6 +38,9 @@ final readonly class Fields
             ['/tools/punch', $request->tools->punch->size, $fine, false],
             ['/tools/notch', $request->tools->notch, $fine, false],
         ];
+        if ($request->border !== null) {
+            $rows[] = ['/border', $request->border, $cut, false];
+        }
         if (($sheet = $request->paper->sheet) !== null) {
             $rows[] = ['/paper/sheet/width', $sheet->width, $cut, false];
             $rows[] = ['/paper/sheet/height', $sheet->height, $cut, false];

@@ -14,6 +14,14 @@ final readonly class Item
     {
     }
 
+    /** How many of it stand in a room of that depth: none where one does not. */
+    public function howManyStandIn(Length $depth): int
+    {
+        $many = intdiv($depth->ticks * 100, max(1, $this->thickness->ticks * 115));
+
+        return $many > 1 ? $many : (int) ! $this->thickness->isMoreThan($depth);
+    }
+
     public function face(): Rectangle
     {
         return new Rectangle($this->width, $this->height);

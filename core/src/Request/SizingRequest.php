@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Tool\Tools;
@@ -11,7 +12,10 @@ use Gimbo\Core\Tool\Tools;
 /** Everything sizing needs to know, read and complete. */
 final readonly class SizingRequest
 {
-    /** @param array<string, mixed> $spec the document it was read from */
+    /**
+     * @param array<string, mixed> $spec the document it was read from
+     * @param ?Length $border what shows around each mat; null where no mats are asked for
+     */
     public function __construct(
         public string $make,
         public Item $item,
@@ -21,6 +25,7 @@ final readonly class SizingRequest
         public Tools $tools,
         public Options $options,
         public array $spec,
+        public ?Length $border = null,
     ) {
     }
 }

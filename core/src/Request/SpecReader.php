@@ -11,6 +11,7 @@ use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\CardLayers;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Tool\Tools;
@@ -18,7 +19,7 @@ use Gimbo\Core\Tool\Tools;
 /** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
 final readonly class SpecReader
 {
-    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'system', 'tools', 'options'];
+    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'system', 'tools', 'options', 'border'];
 
     private const MOST_ITEMS = 1000;
 
@@ -46,11 +47,12 @@ final readonly class SpecReader
             $in->length('/clearance/height', mayBeZero: true) ?? $usual->height,
             $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
         );
+        $border = $in->length('/border');
         $in->throwProblems();
         assert($make !== null && is_array($spec));
         /** @var array<string, mixed> $spec */
 
-        return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec);
+        return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec, $border);
     }
 
     private function make(FieldReader $in): ?Make
@@ -72,14 +74,29 @@ final readonly class SpecReader
 
     private function item(FieldReader $in): Item
     {
-        $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count']);
+        $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count', 'layers']);
 
         return new Item(
             $in->required('/holds/width'),
             $in->required('/holds/height'),
-            // One folded card of ordinary paper.
-            $in->length('/holds/thickness') ?? Paper::usualCaliper()->times(2),
+            // What was measured; else what its layers come to; else one folded card of ordinary paper.
+            $in->length('/holds/thickness') ?? $this->layers($in)?->thickness() ?? Paper::usualCaliper()->times(2),
             $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
+        );
+    }
+
+    private function layers(FieldReader $in): ?CardLayers
+    {
+        $at = '/holds/layers';
+        $in->allowOnly($at, ['card', 'mats', 'mat', 'decoration', 'envelope', 'liner']);
+        if ($in->get($at) === null) {
+            return null;
+        }
+        $caliper = fn (string $name, ?Length $else = null): Length => $in->length("$at/$name", mayBeZero: true) ?? $else ?? Length::zero();
+
+        return new CardLayers(
+            $caliper('card', Paper::usualCaliper()), $in->count("$at/mats", 100, 0) ?? 0, $caliper('mat', Paper::usualCaliper()),
+            $caliper('decoration'), $caliper('envelope'), $caliper('liner'),
         );
     }
 

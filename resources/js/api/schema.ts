@@ -894,6 +894,8 @@ export interface components {
             contents: null | number[][];
             /** @enum {string} */
             lie: "square" | "corner-up";
+            mats: components["schemas"]["Mat"][];
+            liner: null | number[][];
         };
         Remedy: {
             id: string;
@@ -957,6 +959,8 @@ export interface components {
             closed: components["schemas"]["Extents"];
             checks: components["schemas"]["Check"][];
             steps: components["schemas"]["Step"][];
+            takes: number | null;
+            bellyBand: components["schemas"]["Rectangle"];
         };
         DesignView: {
             id: string;
@@ -1028,6 +1032,23 @@ export interface components {
                 [key: string]: unknown;
             };
             changes?: components["schemas"]["Change"][];
+        };
+        Mat: {
+            face: string;
+            rectangle: components["schemas"]["Rectangle"];
+            ring: number[][];
+            mirrors: string | null;
+            corners: {
+                corner: string;
+                along: number;
+                up: number;
+                rail: number;
+                text: {
+                    along: string;
+                    up: string;
+                    rail: string;
+                };
+            }[];
         };
     };
     responses: never;
