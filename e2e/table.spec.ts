@@ -35,7 +35,7 @@ test('any notation in either system, and each figure explained', async ({ page }
   expect((await kept(page, id)).fields['/holds/width']?.text).toBe('150 mm')
   await page.getByRole('button', { name: mark }).click()
   const sum = page.getByRole('table', { name: 'What this figure is made of' })
-  await expect(sum).toContainText('card, its height')
+  await expect(sum).toContainText('what it holds, its height')
   await expect(sum).toContainText('in from the edge')
   await expect(sum.getByRole('row').last()).toContainText('3 5/8 in')
 })

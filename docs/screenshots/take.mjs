@@ -36,6 +36,12 @@ async function picture(name, { design, width = 1280, height = 800, theme = 'ligh
 
 try {
   await picture('shelf', {})
+  await picture('makes', { act: (page) => page.getByRole('button', { name: 'New …' }).click() })
+  await picture('tray', { design: /Eight tern/ })
+  await picture('mats', {
+    design: /Kite of terns/,
+    act: (page) => page.getByRole('button', { name: 'Mats for its panels' }).click(),
+  })
   await picture('table', { design: /Spring-fair/ })
   await picture('scored', {
     design: /Boat ticket/,

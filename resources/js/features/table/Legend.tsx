@@ -28,7 +28,23 @@ export function Legend({ piece }: { piece: Piece }) {
           {words('legend.glue')}
         </li>
       )}
-      {piece.contents && (
+      {piece.mats.length > 0 && (
+        <li className="flex items-center gap-2">
+          <svg width="22" height="14" aria-hidden="true">
+            <rect x="1" y="1" width="20" height="12" className="fill-live/12 stroke-live" />
+          </svg>
+          {words('legend.mat')}
+        </li>
+      )}
+      {piece.liner && (
+        <li className="flex items-center gap-2">
+          <svg width="22" height="14" aria-hidden="true">
+            <rect x="1" y="1" width="20" height="12" className="fill-none stroke-soft" strokeDasharray="2 3" />
+          </svg>
+          {words('legend.liner')}
+        </li>
+      )}
+      {piece.contents && piece.mats.length === 0 && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-live-wash stroke-soft" strokeDasharray="1.5 3" />

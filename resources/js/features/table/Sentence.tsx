@@ -3,9 +3,9 @@ import { Popover } from 'radix-ui'
 import type { Catalogue, DesignView } from '@/api/client'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
-import { LengthField } from '@/ui/LengthField'
 import { hasWords, words, wordsAround } from '@/words'
 import type { DraftBook } from './draftBook'
+import { Field } from './Field'
 
 interface SentenceProps {
   book: DraftBook
@@ -66,24 +66,6 @@ export function Sentence({ book, view, catalogue }: SentenceProps) {
 }
 
 type PartProps = Pick<SentenceProps, 'book' | 'view'> & { at: string }
-
-function Field({ book, view, at }: PartProps) {
-  const draft = book.use((state) => state.drafts[at])
-  const field = view.fields[at]
-  if (!field) return null
-  return (
-    <LengthField
-      label={words(`field${at.replaceAll('/', '.')}`)}
-      value={field.text}
-      draft={draft?.text}
-      problem={draft?.problem}
-      isDefault={!field.given}
-      onType={(text, gesture) => book.type(at, text, gesture)}
-      onNudge={(steps, gesture) => book.nudge(at, steps, gesture)}
-      onFocusChange={(isFocused) => book.focus(isFocused ? at : null)}
-    />
-  )
-}
 
 function Choose({ book, view, at, values, faces }: PartProps & { values: string[]; faces: string }) {
   const value = view.choices[at] ?? ''

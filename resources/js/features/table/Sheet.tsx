@@ -80,8 +80,26 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
               data-layer="glue"
             />
           ))}
-          {piece.contents && (
+          {piece.mats.map((mat) => (
+            <polygon
+              key={mat.face}
+              points={path((mat.ring as unknown as XY[]).map(view.at))}
+              className="fill-live/12 stroke-live"
+              strokeWidth="1"
+              data-layer="mat"
+            />
+          ))}
+          {piece.contents && piece.mats.length === 0 && (
             <Contents design={design} ring={(piece.contents as unknown as XY[]).map(view.at)} scale={view.scale} />
+          )}
+          {piece.liner && (
+            <polygon
+              points={path((piece.liner as unknown as XY[]).map(view.at))}
+              className="fill-none stroke-soft"
+              strokeWidth="1"
+              strokeDasharray="2 3"
+              data-layer="liner"
+            />
           )}
           <Rulers view={view} design={design} piece={piece} lit={lit} onLight={onLight} />
           {fold.edges_vertices.map(([from, to], i) => {

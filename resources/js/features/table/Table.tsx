@@ -8,6 +8,7 @@ import { Closed } from './Closed'
 import { PieceTabs } from './PieceTabs'
 import { openDraftBook } from './draftBook'
 import { Fits } from './Fits'
+import { GoesWith } from './GoesWith'
 import { Legend } from './Legend'
 import { Measures } from './Measures'
 import { Sentence } from './Sentence'
@@ -127,6 +128,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
                   checks={design.checks}
                   onRemedy={(changes) => book.set(changes)}
                 />
+                <GoesWith book={book} view={view} piece={piece} />
               </Tabs.Content>
               <Tabs.Content value="steps">
                 <Steps design={design} piece={piece} onLight={setLit} />

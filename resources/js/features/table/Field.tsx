@@ -1,0 +1,30 @@
+import type { DesignView } from '@/api/client'
+import { LengthField } from '@/ui/LengthField'
+import { words } from '@/words'
+import type { DraftBook } from './draftBook'
+
+interface FieldProps {
+  book: DraftBook
+  view: DesignView
+  /** JSON pointer of the field in the request. */
+  at: string
+}
+
+/** One field of the request, changed where it stands; nothing where the request has no such field. */
+export function Field({ book, view, at }: FieldProps) {
+  const draft = book.use((state) => state.drafts[at])
+  const field = view.fields[at]
+  if (!field) return null
+  return (
+    <LengthField
+      label={words(`field${at.replaceAll('/', '.')}`)}
+      value={field.text}
+      draft={draft?.text}
+      problem={draft?.problem}
+      isDefault={!field.given}
+      onType={(text, gesture) => book.type(at, text, gesture)}
+      onNudge={(steps, gesture) => book.nudge(at, steps, gesture)}
+      onFocusChange={(isFocused) => book.focus(isFocused ? at : null)}
+    />
+  )
+}

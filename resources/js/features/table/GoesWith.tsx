@@ -1,0 +1,76 @@
+import type { DesignView, Piece } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { words } from '@/words'
+import type { DraftBook } from './draftBook'
+import { Field } from './Field'
+
+interface GoesWithProps {
+  book: DraftBook
+  view: DesignView
+  piece: Piece
+}
+
+/** What a metric or an imperial maker leaves showing around a mat, until she says otherwise. */
+const USUAL_BORDER = { imperial: '1/8 in', metric: '3 mm' }
+
+/** How many it takes, the band round it, and the mats for its panels. */
+export function GoesWith({ book, view, piece }: GoesWithProps) {
+  const { design } = view
+  const hasMats = view.fields['/border'] !== undefined
+  return (
+    <section className="mt-3 border-t border-line px-2 pt-3">
+      <h2 className="mb-1 text-lg">{words('goes-with.title')}</h2>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+        {design.takes !== null && (
+          <>
+            <dt>{words('goes-with.takes')}</dt>
+            <dd className="text-right font-semibold">{design.takes}</dd>
+          </>
+        )}
+        <dt>{words('goes-with.band')}</dt>
+        <dd className="text-right font-semibold">
+          <Size of={design.bellyBand.text} />
+        </dd>
+        {piece.mats.map((mat) => (
+          <div key={mat.face} className="contents">
+            <dt>
+              {words('goes-with.mat', { face: words(`face.${mat.face}`) })}
+              {mat.corners.map((cut) => (
+                <span key={cut.corner} className="block pl-3 text-[0.95rem] text-soft">
+                  {words(`from.edge.${cut.corner}`).replace(/^the /, '')}: <Figure text={cut.text.along} unit={false} />{' '}
+                  {words('goes-with.along')} <Figure text={cut.text.up} /> {words('goes-with.up')}
+                </span>
+              ))}
+            </dt>
+            <dd className="text-right font-semibold">
+              <Size of={mat.rectangle.text} />
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {piece.mats.some((mat) => mat.mirrors !== null) && (
+        <p className="mt-1 text-[0.95rem] text-soft">{words('advice.left-and-right-are-mirror-images')}</p>
+      )}
+      {hasMats && (
+        <p className="sentence text-[1.1rem]!">
+          {words('goes-with.border')} <Field book={book} view={view} at="/border" />
+        </p>
+      )}
+      <button
+        type="button"
+        className="quiet-button -ml-3 font-semibold text-live"
+        onClick={() => book.set([{ at: '/border', to: hasMats ? null : USUAL_BORDER[design.system] }])}
+      >
+        {words(hasMats ? 'goes-with.no-mats' : 'goes-with.mats')}
+      </button>
+    </section>
+  )
+}
+
+function Size({ of }: { of: { width: string; height: string } }) {
+  return (
+    <span className="whitespace-nowrap">
+      <Figure text={of.width} unit={false} /> × <Figure text={of.height} />
+    </span>
+  )
+}
