@@ -27,14 +27,14 @@ final readonly class FoldedBox
 
     public static function around(Folding $folding, Point $widthDirection): self
     {
-        $points = array_merge(...$folding->faces);
+        $points = self::distinct(array_merge(...$folding->faces));
         $best = null;
         $smallest = [INF, INF];
         foreach (self::frames($folding) as $axes) {
-            $extents = array_map(fn (Vector $axis) => self::extent($points, $axis), $axes);
-            $size = [array_product($extents), $extents[0] * $extents[1] + $extents[1] * $extents[2] + $extents[2] * $extents[0]];
+            [$u, $v, $w] = [self::extent($points, $axes[0]), self::extent($points, $axes[1]), self::extent($points, $axes[2])];
+            $size = [$u * $v * $w, $u * $v + $v * $w + $w * $u];
             if ($size[0] < $smallest[0] - self::SAME_MM3 || ($size[0] < $smallest[0] + self::SAME_MM3 && $size[1] < $smallest[1] - self::SAME_MM3)) {
-                [$best, $smallest] = [[$axes, $extents], $size];
+                [$best, $smallest] = [[$axes, [$u, $v, $w]], $size];
             }
         }
         assert($best !== null);
@@ -119,11 +119,31 @@ final readonly class FoldedBox
         return sprintf('%.6F,%.6F,%.6F', $sign * $v->x + 0.0, $sign * $v->y + 0.0, $sign * $v->z + 0.0);
     }
 
+    /**
+     * @param list<Vector> $points
+     * @return list<Vector> without the copies that neighbouring faces have of one
+     */
+    private static function distinct(array $points): array
+    {
+        $seen = [];
+        foreach ($points as $point) {
+            $seen[sprintf('%.5F,%.5F,%.5F', $point->x, $point->y, $point->z)] = $point;
+        }
+
+        return array_values($seen);
+    }
+
     /** @param list<Vector> $points */
     private static function extent(array $points, Vector $axis): float
     {
-        $along = array_map($axis->dot(...), $points);
+        [$x, $y, $z] = [$axis->x, $axis->y, $axis->z];
+        [$least, $most] = [INF, -INF];
+        foreach ($points as $point) {
+            $along = $x * $point->x + $y * $point->y + $z * $point->z;
+            $along < $least && $least = $along;
+            $along > $most && $most = $along;
+        }
 
-        return $along === [] ? 0.0 : max($along) - min($along);
+        return $points === [] ? 0.0 : $most - $least;
     }
 }

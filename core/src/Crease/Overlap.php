@@ -40,10 +40,16 @@ final class Overlap
      */
     public static function normal(array $ring): Vector
     {
-        $sum = new Vector(0, 0, 0);
-        foreach ($ring as $i => $corner) {
-            $sum = $sum->plus($corner->minus($ring[0])->cross($ring[($i + 1) % count($ring)]->minus($ring[0])));
+        // Newell's method: the sum of the projected areas, exact for any flat ring.
+        [$x, $y, $z] = [0.0, 0.0, 0.0];
+        $last = $ring[count($ring) - 1] ?? new Vector(0, 0, 0);
+        foreach ($ring as $corner) {
+            $x += ($last->y - $corner->y) * ($last->z + $corner->z);
+            $y += ($last->z - $corner->z) * ($last->x + $corner->x);
+            $z += ($last->x - $corner->x) * ($last->y + $corner->y);
+            $last = $corner;
         }
+        $sum = new Vector($x, $y, $z);
 
         return $sum->unit();
     }

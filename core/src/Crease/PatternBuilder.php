@@ -33,6 +33,12 @@ final class PatternBuilder
     /** @var list<Point> */
     private array $vertices = [];
 
+    /** @var list<float> the same vertices' coordinates, where looking through all of them must be quick */
+    private array $xs = [];
+
+    /** @var list<float> */
+    private array $ys = [];
+
     public function face(string $name, Polygon $outline): self
     {
         $this->faces[$name] = $outline;
@@ -78,7 +84,7 @@ final class PatternBuilder
 
     public function build(): Pattern
     {
-        $this->vertices = [];
+        $this->vertices = $this->xs = $this->ys = [];
         $rings = array_map(fn (Polygon $outline) => array_map($this->vertex(...), $outline->points), $this->faces);
         $rings = array_map($this->withVerticesBetween(...), $rings);
         $names = array_keys($this->faces);
@@ -125,12 +131,15 @@ final class PatternBuilder
     /** The index of the vertex at the point, a new one if there is none yet. */
     private function vertex(Point $point): int
     {
-        foreach ($this->vertices as $i => $known) {
-            if (abs($known->x - $point->x) < Tolerance::SAME_POINT_MM && abs($known->y - $point->y) < Tolerance::SAME_POINT_MM) {
+        [$x, $y] = [$point->x, $point->y];
+        foreach ($this->xs as $i => $known) {
+            if (abs($known - $x) < Tolerance::SAME_POINT_MM && abs($this->ys[$i] - $y) < Tolerance::SAME_POINT_MM) {
                 return $i;
             }
         }
         $this->vertices[] = $point;
+        $this->xs[] = $x;
+        $this->ys[] = $y;
 
         return count($this->vertices) - 1;
     }
@@ -145,23 +154,29 @@ final class PatternBuilder
         $near = Tolerance::SAME_POINT_MM;
         foreach ($ring as $i => $from) {
             $full[] = $from;
-            [$a, $b] = [$this->vertices[$from], $this->vertices[$ring[($i + 1) % count($ring)]]];
-            [$left, $right] = $a->x < $b->x ? [$a->x, $b->x] : [$b->x, $a->x];
-            [$low, $high] = $a->y < $b->y ? [$a->y, $b->y] : [$b->y, $a->y];
+            $to = $ring[($i + 1) % count($ring)];
+            [$a, $b] = [$this->vertices[$from], $this->vertices[$to]];
+            [$left, $right] = $a->x < $b->x ? [$a->x - $near, $b->x + $near] : [$b->x - $near, $a->x + $near];
+            [$low, $high] = $a->y < $b->y ? [$a->y - $near, $b->y + $near] : [$b->y - $near, $a->y + $near];
             $along = $b->minus($a);
             $far = $near * (abs($along->x) + abs($along->y));
             $between = [];
-            foreach ($this->vertices as $v => $point) {
-                if ($point->x < $left - $near || $point->x > $right + $near || $point->y < $low - $near || $point->y > $high + $near) {
+            [$ax, $ay, $dx, $dy] = [$a->x, $a->y, $along->x, $along->y];
+            foreach ($this->xs as $v => $x) {
+                if ($x < $left || $x > $right || $v === $from || $v === $to) {
                     continue;
                 }
-                // Far from the line: most points, told without a segment's arithmetic.
-                if (abs($along->x * ($point->y - $a->y) - $along->y * ($point->x - $a->x)) > $far) {
+                $y = $this->ys[$v];
+                // Beside the side's box, or far from its line: most points, told without a segment's arithmetic.
+                if ($y < $low || $y > $high || abs($dx * ($y - $ay) - $dy * ($x - $ax)) > $far) {
                     continue;
                 }
-                if ((new Segment($a, $b))->containsStrictly($point)) {
-                    $between[$v] = $point->minus($a)->length();
+                if ((new Segment($a, $b))->containsStrictly($this->vertices[$v])) {
+                    $between[$v] = $this->vertices[$v]->minus($a)->length();
                 }
+            }
+            if ($between === []) {
+                continue;
             }
             asort($between);
             array_push($full, ...array_keys($between));

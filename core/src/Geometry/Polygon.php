@@ -47,18 +47,20 @@ final readonly class Polygon
      */
     public function clippedTo(Point $from, Point $to): ?self
     {
-        $along = $to->minus($from);
+        [$fx, $fy, $dx, $dy] = [$from->x, $from->y, $to->x - $from->x, $to->y - $from->y];
         $kept = [];
-        foreach ($this->points as $i => $point) {
-            $next = $this->points[($i + 1) % count($this->points)];
-            $here = $along->cross($point->minus($from));
-            $there = $along->cross($next->minus($from));
+        $last = $this->points[count($this->points) - 1];
+        $before = $dx * ($last->y - $fy) - $dy * ($last->x - $fx);
+        foreach ($this->points as $point) {
+            $here = $dx * ($point->y - $fy) - $dy * ($point->x - $fx);
+            if (($before > 0 && $here < 0) || ($before < 0 && $here > 0)) {
+                $share = $before / ($before - $here);
+                $kept[] = new Point($last->x + ($point->x - $last->x) * $share, $last->y + ($point->y - $last->y) * $share);
+            }
             if ($here >= 0) {
                 $kept[] = $point;
             }
-            if (($here > 0 && $there < 0) || ($here < 0 && $there > 0)) {
-                $kept[] = $point->plus($next->minus($point)->times($here / ($here - $there)));
-            }
+            [$last, $before] = [$point, $here];
         }
 
         return count($kept) < 3 || abs(self::signedArea($kept)) < Tolerance::NO_AREA_MM2 ? null : new self($kept);
@@ -96,8 +98,10 @@ final readonly class Polygon
     private static function signedArea(array $points): float
     {
         $double = 0.0;
-        foreach ($points as $i => $point) {
-            $double += $point->cross($points[($i + 1) % count($points)]);
+        $last = $points[count($points) - 1] ?? null;
+        foreach ($points as $point) {
+            $last !== null && $double += $last->x * $point->y - $last->y * $point->x;
+            $last = $point;
         }
 
         return $double / 2;

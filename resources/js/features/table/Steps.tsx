@@ -52,6 +52,16 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
       {turn}
       {wordsAround(key).map((part, i) => {
         if ('text' in part) return <span key={i}>{part.text}</span>
+        if (piece && (part.slot === 'width' || part.slot === 'height')) {
+          return (
+            <Figure
+              key={i}
+              text={piece.sheet.text[part.slot]}
+              className="font-semibold"
+              unit={part.slot === 'height'}
+            />
+          )
+        }
         if (part.slot === 'at' && measure) return <Figure key={i} text={measure.text} className="font-semibold" />
         if (part.slot === 'from' && measure)
           return (
