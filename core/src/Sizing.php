@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core;
 
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Reach;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
@@ -82,7 +83,10 @@ final readonly class Sizing
     {
         $request = $this->request($spec);
 
-        return $this->make($request->make)->design($request);
+        $design = $this->make($request->make)->design($request);
+        $reach = Reach::of($design);
+
+        return $reach === null ? $design : $design->withFits([...$design->fits, $reach]);
     }
 
     /** @return list<Remedy> those after which the fit does hold and no other fit that held before fails */

@@ -38,6 +38,9 @@ final readonly class Fields
             ['/tools/punch', $request->tools->punch->size, $fine, false],
             ['/tools/notch', $request->tools->notch, $fine, false],
         ];
+        if ($request->tools->reach !== null) {
+            $rows[] = ['/tools/reach', $request->tools->reach, $cut, false];
+        }
         if ($request->border !== null) {
             $rows[] = ['/border', $request->border, $cut, false];
         }

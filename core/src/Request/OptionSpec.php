@@ -19,6 +19,7 @@ final readonly class OptionSpec
         public int $least = 0,
         public int $most = 0,
         public ?int $default = null,
+        public bool $mayBeZero = false,
     ) {
     }
 
@@ -34,6 +35,12 @@ final readonly class OptionSpec
         return new self($id, OptionKind::Length);
     }
 
+    /** A length that may also be nothing. */
+    public static function lengthOrZero(string $id): self
+    {
+        return new self($id, OptionKind::Length, mayBeZero: true);
+    }
+
     /** A whole number; with no default the make works it out. */
     public static function count(string $id, int $least, int $most, ?int $default): self
     {
@@ -43,6 +50,6 @@ final readonly class OptionSpec
     /** The same option, ignored unless another has this choice. */
     public function onlyWith(string $option, string $choice): self
     {
-        return new self($this->id, $this->kind, $this->choices, [$option, $choice], $this->least, $this->most, $this->default);
+        return new self($this->id, $this->kind, $this->choices, [$option, $choice], $this->least, $this->most, $this->default, $this->mayBeZero);
     }
 }

@@ -13,7 +13,7 @@ use Gimbo\Core\Measure\System;
 /** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
-    private const LENGTHS = '~^/(holds/(width|height|thickness)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch)|border)$~';
+    private const LENGTHS = '~^/(holds/(width|height|thickness)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch|reach)|border)$~';
 
     private const COUNTS = '~^/(holds/count|paper/grammage|options/(sheets|dividers|perPocket))$~';
 

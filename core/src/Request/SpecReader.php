@@ -114,13 +114,14 @@ final readonly class SpecReader
 
     private function tools(FieldReader $in, System $system): Tools
     {
-        $in->allowOnly('/tools', ['cut', 'score', 'punch', 'notch']);
+        $in->allowOnly('/tools', ['cut', 'score', 'punch', 'notch', 'reach']);
         $usual = Tools::usual($system);
         $step = fn (string $tool, Step $else): Step => ($size = $in->length("/tools/$tool")) === null ? $else : Step::of($size);
 
         return new Tools(
             $step('cut', $usual->cut), $step('score', $usual->score), $step('punch', $usual->punch),
             $in->length('/tools/notch') ?? $usual->notch,
+            $in->length('/tools/reach'),
         );
     }
 
@@ -138,7 +139,7 @@ final readonly class SpecReader
             } elseif ($option->kind === OptionKind::Count) {
                 $count = $in->count($at, $option->most, $option->least) ?? $option->default;
                 $count !== null && $counts[$option->id] = $count;
-            } elseif (($length = $in->length($at)) !== null) {
+            } elseif (($length = $in->length($at, $option->mayBeZero)) !== null) {
                 $lengths[$option->id] = $length;
             }
         }

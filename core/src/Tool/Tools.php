@@ -11,7 +11,8 @@ use Gimbo\Core\Measure\System;
 /** The smallest step each tool can be set to, and how far inside the edge the punch board's notch ends. */
 final readonly class Tools
 {
-    public function __construct(public Step $cut, public Step $score, public Step $punch, public Length $notch)
+    /** @param ?Length $reach the largest reading the tools have; null where nobody has said */
+    public function __construct(public Step $cut, public Step $score, public Step $punch, public Length $notch, public ?Length $reach = null)
     {
     }
 

@@ -161,6 +161,25 @@ final class PracticeTest extends TestCase
         self::assertNotSame([], $fit->remedies);
     }
 
+    public function test_a_setting_beyond_the_tools_reach_is_said(): void
+    {
+        $spec = ['make' => 'tray-and-lid', 'holds' => ['width' => '9 in', 'height' => '6 in', 'thickness' => '1 in'], 'options' => ['depth' => '3 in']];
+        $fit = fn (string $reach): Fit => self::fit(Sizing::ofEverything()->size(['tools' => ['reach' => $reach]] + $spec), 'within-reach');
+        self::assertTrue($fit('3 in')->isOk());
+        self::assertFalse($fit('2 7/8 in')->isOk());
+        self::assertSame('tray', $fit('3 in')->piece);
+    }
+
+    public function test_a_thumb_notch_is_a_half_round_in_the_middle_of_the_edge_one_sees(): void
+    {
+        $spec = ['make' => 'straight-envelope', 'holds' => ['width' => '6 in', 'height' => '4 in']];
+        $flap = fn (string $notch) => (function (Piece $piece) {
+            return $piece->pattern->polygon($piece->pattern->faceNamed('bottom-flap'));
+        })(Sizing::ofEverything()->size(['options' => ['thumbNotch' => $notch]] + $spec)->pieces[0]);
+        // Sixteen chords of a half circle: area r²·8·sin(π/16).
+        self::assertEqualsWithDelta(9.5 ** 2 * 8 * sin(M_PI / 16), $flap('without')->area() - $flap('with')->area(), 1e-6);
+    }
+
     private static function piece(Design $design, string $id): Piece
     {
         return array_values(array_filter($design->pieces, fn (Piece $piece) => $piece->id === $id))[0];

@@ -105,6 +105,14 @@ final class SpecReaderTest extends TestCase
         }
     }
 
+    public function test_play_may_be_nothing_but_a_depth_may_not(): void
+    {
+        $spec = fn (array $options): array => ['make' => 'tray-and-lid', 'holds' => self::GOOD['holds'], 'options' => $options];
+        self::assertTrue(Sizing::ofEverything()->request($spec(['lidPlay' => '0 mm']))->options->length('lidPlay')?->isZero());
+        $this->expectException(InvalidDocument::class);
+        Sizing::ofEverything()->request($spec(['depth' => '0 mm']));
+    }
+
     public function test_collects_every_problem_at_once(): void
     {
         try {

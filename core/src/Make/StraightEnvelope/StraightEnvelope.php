@@ -55,6 +55,11 @@ final readonly class StraightEnvelope implements Make
     /** How much a flap's end is narrower than its fold, on each side. */
     private const TAPER_MM = 4.0;
 
+    /** Radius of the half-round thumb notch: common practice, no source. */
+    private const THUMB_MM = 9.5;
+
+    private const ARC_CUTS = 16;
+
     private const LAYERS = 4;
 
     public function id(): string
@@ -66,6 +71,7 @@ final readonly class StraightEnvelope implements Make
     {
         return [
             OptionSpec::choice('sides', [self::TUCK, self::WRAP]),
+            OptionSpec::choice('thumbNotch', ['without', 'with']),
             OptionSpec::length('sideFlap'),
             OptionSpec::length('bottomFlap'),
             OptionSpec::length('topFlap'),
@@ -140,7 +146,7 @@ final readonly class StraightEnvelope implements Make
             ->face(Flap::FRONT, $grid->cell(1, 1))
             ->face(Flap::LEFT, Polygon::at([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]))
             ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]))
-            ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], [$x2 - $bottom, $y0], [$x2 - $r, $y1]))
+            ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], ...self::thumbNotch($grid, $request), ...[[$x2 - $bottom, $y0], [$x2 - $r, $y1]]))
             ->face(Flap::TOP, Polygon::at([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]))
             ->hinge(Flap::FRONT, Flap::LEFT, 180, 'x1')->hinge(Flap::FRONT, Flap::RIGHT, 180, 'x2')
             ->hinge(Flap::FRONT, Flap::BOTTOM, 180, 'y1')->hinge(Flap::FRONT, Flap::TOP, 180, 'y2')
@@ -150,6 +156,29 @@ final readonly class StraightEnvelope implements Make
         }
 
         return $builder->glue(Flap::RIGHT, Flap::BOTTOM)->build();
+    }
+
+    /**
+     * A half round out of the middle of the bottom flap's end, which is the edge of the front one sees: as many short
+     * cuts as make it round to the eye.
+     *
+     * @return list<array{float, float}>
+     */
+    private static function thumbNotch(GridSheet $grid, SizingRequest $request): array
+    {
+        if ($request->options->choice('thumbNotch') === 'without') {
+            return [];
+        }
+        [$width, $flap] = [$grid->columns->main()->toMillimetres(), $grid->rows->width(0)->toMillimetres()];
+        $radius = min(self::THUMB_MM, $width / 8, $flap / 2);
+        $middle = $grid->columns->edge(1) + $width / 2;
+        $arc = [];
+        for ($i = 0; $i <= self::ARC_CUTS; $i++) {
+            $angle = M_PI * (1 - $i / self::ARC_CUTS);
+            $arc[] = [$middle + $radius * cos($angle), $i % self::ARC_CUTS === 0 ? 0.0 : $radius * sin($angle)];
+        }
+
+        return $arc;
     }
 
     /** @return array<string, Polygon> */
@@ -196,6 +225,7 @@ final readonly class StraightEnvelope implements Make
             new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::FRONT], advice: ['a-hair-inside-the-score']),
             new WorkStep(Deed::Taper, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP]),
             new WorkStep(Deed::RoundCorners, $piece->id, faces: [Flap::TOP]),
+            ...($request->options->choice('thumbNotch') === 'with' ? [new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::BOTTOM], advice: ['a-half-round-for-the-thumb'])] : []),
             new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP], onto: Flap::FRONT),
             new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
             ...($isWrap ? [new WorkStep(Deed::Glue, $piece->id, faces: [Flap::RIGHT], onto: Flap::LEFT)] : []),

@@ -45,7 +45,7 @@ final readonly class TrayAndLid implements Make
             OptionSpec::choice('trayWall', [Wall::SINGLE, Wall::DOUBLED]),
             OptionSpec::choice('lidWall', [Wall::SINGLE, Wall::DOUBLED]),
             OptionSpec::length('lidDepth'),
-            OptionSpec::length('lidPlay'),
+            OptionSpec::lengthOrZero('lidPlay'),
         ];
     }
 

@@ -162,7 +162,10 @@ function PaperSheet({ book, view, catalogue }: SentenceProps) {
   )
 }
 
-const DETAILS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/clearance/depth']
+const DETAILS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/tools/reach', '/clearance/depth']
+
+/** What most boards and trimmers reach. */
+const USUAL_REACH = { imperial: '12 in', metric: '305 mm' }
 
 /** What matters seldom: a make's finer lengths, the tools' own steps, the notch, room in depth. One step away. */
 function Details({ book, view, more }: Pick<SentenceProps, 'book' | 'view'> & { more: string[] }) {
@@ -197,6 +200,17 @@ function Details({ book, view, more }: Pick<SentenceProps, 'book' | 'view'> & { 
               </div>
             ))}
           </dl>
+          <button
+            type="button"
+            className="quiet-button -ml-3 font-sans text-base font-semibold text-live"
+            onClick={() =>
+              book.set([
+                { at: '/tools/reach', to: view.fields['/tools/reach'] ? null : USUAL_REACH[view.design.system] },
+              ])
+            }
+          >
+            {words(view.fields['/tools/reach'] ? 'tools.forget-reach' : 'tools.say-reach')}
+          </button>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
