@@ -204,3 +204,24 @@ test('another thing made for the same card', async ({ page }) => {
   await expect(page.getByLabel('Width of the card')).toHaveValue('5 1/2 in')
   expect((await kept(page, id)).choices['/options/method']).toBe('punch-board')
 })
+
+test('mats lie on their panels, with the corners to cut off, and go again', async ({ page }) => {
+  await openNew(page, { make: 'diamond-card', holds: { width: '6 in', height: '6 in' } })
+  await page.getByRole('button', { name: 'Mats for its panels' }).click()
+  await expect(page.locator('[data-layer=mat]')).toHaveCount(13)
+  await expect(page.getByText('Left and right are mirror images.')).toBeVisible()
+  await page.getByLabel('Border round each mat').fill('1/4')
+  await expect(page.getByText('Mat, middle').locator('xpath=following-sibling::dd[1]')).toContainText('2 1/2 in')
+  await page.getByRole('button', { name: 'No mats' }).click()
+  await expect(page.locator('[data-layer=mat]')).toHaveCount(0)
+})
+
+test('a setting beyond the tools’ reach is said before paper is cut', async ({ page }) => {
+  await openNew(page, { make: 'straight-envelope' })
+  await page.getByRole('button', { name: 'the usual details' }).click()
+  await page.getByRole('button', { name: 'Say how far the tools reach' }).click()
+  await page.getByLabel('How far the tools reach').fill('2')
+  const fit = page.locator('[data-check=within-reach]')
+  await expect(fit).toHaveAttribute('data-ok', 'false')
+  await expect(fit).toContainText('the tools reach 2 in')
+})

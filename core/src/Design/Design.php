@@ -13,10 +13,11 @@ final readonly class Design
 {
     /**
      * @param non-empty-list<Piece> $pieces
-     * @param Extents $inside free room, the paper's thickness taken off
+     * @param Extents $inside free room for a block, the paper's thickness taken off
      * @param Extents $closed outside with the contents in, the paper's thickness put on
      * @param list<Fit> $fits
      * @param list<WorkStep> $steps
+     * @param ?int $takes how many items stand in its depth, where it has one that is made for a stack
      */
     public function __construct(
         public SizingRequest $request,
@@ -25,12 +26,13 @@ final readonly class Design
         public Extents $closed,
         public array $fits,
         public array $steps,
+        public ?int $takes = null,
     ) {
     }
 
     /** @param list<Fit> $fits */
     public function withFits(array $fits): self
     {
-        return new self($this->request, $this->pieces, $this->inside, $this->closed, $fits, $this->steps);
+        return new self($this->request, $this->pieces, $this->inside, $this->closed, $fits, $this->steps, $this->takes);
     }
 }

@@ -59,7 +59,7 @@ final readonly class DesignWriter
             'pieces' => array_map($this->piece(...), $design->pieces),
             'inside' => $this->extents($design->inside),
             'closed' => $this->extents($design->closed),
-            'takes' => $design->inside->depth->isPositive() ? $request->item->howManyStandIn($design->inside->depth->minus($request->clearance->depth)) : null,
+            'takes' => $design->takes,
             'bellyBand' => $this->rectangle(Extras::bellyBand($design->closed, $request->tools->cut)),
             'checks' => array_map($this->check(...), $design->fits),
             'steps' => array_map($this->step(...), $design->steps),

@@ -15,7 +15,8 @@ final class SpecEditor
 {
     private const LENGTHS = '~^/(holds/(width|height|thickness)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch|reach)|border)$~';
 
-    private const COUNTS = '~^/(holds/count|paper/grammage|options/(sheets|dividers|perPocket))$~';
+    /** What may be counted; an option that is a length is told apart by its field. */
+    private const COUNTS = '~^/(holds/count|paper/grammage|options/[A-Za-z]{1,24})$~';
 
     /** A pointer deeper or longer than any field's is not one. */
     private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
@@ -79,7 +80,7 @@ final class SpecEditor
         if (! is_string($to)) {
             return $to;
         }
-        if (preg_match(self::COUNTS, $change->at) === 1) {
+        if (! $isLength && preg_match(self::COUNTS, $change->at) === 1) {
             return preg_match('/^\s*\d{1,6}\s*$/', $to) === 1 ? (int) $to : $to;
         }
         if (! $isLength && preg_match(self::LENGTHS, $change->at) !== 1) {

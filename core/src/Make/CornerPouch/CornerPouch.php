@@ -14,7 +14,6 @@ use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Fit\Dimension;
-use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
@@ -93,16 +92,13 @@ final readonly class CornerPouch implements Make
         );
         $t = $request->paper->caliper;
         [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
-        $inside = new Extents($width->minus($t), $height->minus($t), Length::zero());
+        $inside = FlatRoom::inside($request, $width, $height, [self::bulge($request, Dimension::Width), self::bulge($request, Dimension::Height)]);
         $standing = Length::nearestTo($square->longReach());
         $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS)->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, false);
-        [$widthSlip, $heightSlip] = $fits->slips();
 
         return new Design($request, [$piece], $inside, $closed, [
-            self::fit($request, Dimension::Width, $inside->width, $widthSlip),
-            self::fit($request, Dimension::Height, $inside->height, $heightSlip),
-            ...$fits->seams(), ...FromPaper::fits([$piece], $request),
+            ...$fits->room($inside), ...$fits->seams(), ...FromPaper::fits([$piece], $request),
         ], self::steps($piece, $request));
     }
 
@@ -111,29 +107,27 @@ final readonly class CornerPouch implements Make
         return TurnedRemedies::for($fit, $design);
     }
 
-    /** What a face needs round something thick: a block turns its edge once, a soft packet bulges by two thirds of t²/w. */
-    private static function girth(SizingRequest $request, Dimension $dimension): MakeUp
+    /** What the contents' thickness takes from the face: a block turns its edge once, a soft packet bulges by two thirds of t²/w. */
+    private static function bulge(SizingRequest $request, Dimension $dimension): Length
     {
-        if ($request->options->choice('bulk') === self::BLOCK) {
-            return FlatRoom::needed($request, $dimension);
-        }
         $stack = $request->item->stack();
         $flat = $dimension === Dimension::Width ? $request->item->width : $request->item->height;
-        $bulge = Length::atLeast(2 / 3 * $stack->toMillimetres() ** 2 / $flat->toMillimetres());
+
+        return $request->options->choice('bulk') === self::BLOCK
+            ? $stack
+            : Length::atLeast(2 / 3 * $stack->toMillimetres() ** 2 / $flat->toMillimetres());
+    }
+
+    private static function girth(SizingRequest $request, Dimension $dimension): MakeUp
+    {
+        $bulge = self::bulge($request, $dimension);
+        $stack = $request->item->stack();
         $terms = array_map(
-            fn (Term $term) => $term->kind === TermKind::Thickness ? new Term(TermKind::Thickness, $bulge, Dimension::Depth, $stack) : $term,
+            fn (Term $term) => $term->kind === TermKind::Thickness ? new Term(TermKind::Thickness, $bulge, Dimension::Depth, $bulge->equals($stack) ? null : $stack) : $term,
             FlatRoom::needed($request, $dimension)->terms,
         );
 
         return MakeUp::of(...$terms);
-    }
-
-    private static function fit(SizingRequest $request, Dimension $dimension, Length $have, Length $slip): Fit
-    {
-        $need = MakeUp::of(...array_filter(self::girth($request, $dimension)->terms, fn (Term $term) => $term->kind !== TermKind::Paper));
-        $clearance = $dimension === Dimension::Width ? $request->clearance->width : $request->clearance->height;
-
-        return new Fit("card-fits-$dimension->value", $need->figure(), $have, $need->figure()->minus($clearance)->minus($request->clearance->depth), $slip, $need);
     }
 
     /** @return list<Measure> without what would score or trim the top corner, which stays up */

@@ -89,7 +89,7 @@ final readonly class DeepEnvelope implements Make
         return new Design(
             $request, [$piece], $inside, new Extents($across->plus($t), $up->plus($t), $deep->plus($t)),
             [...BoxRoom::fits($request, $inside, Length::max(...$fits->slips())), ...$fits->seams(), $fits->closing(), ...FromPaper::fits([$piece], $request)],
-            self::steps($piece, $request),
+            self::steps($piece, $request), BoxRoom::takes($request, $inside),
         );
     }
 

@@ -84,7 +84,7 @@ final readonly class DiagonalEnvelope implements Make
         );
         $face = new Extents(Length::nearestTo($isUpright ? $square->height : $square->width), Length::nearestTo($isUpright ? $square->width : $square->height), Length::zero());
         $t = $request->paper->caliper;
-        $inside = new Extents($face->width->minus($t), $face->height->minus($t), Length::zero());
+        $inside = FlatRoom::inside($request, $face->width, $face->height);
         $closed = new Extents($face->width->plus($t), $face->height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, $isUpright);
 

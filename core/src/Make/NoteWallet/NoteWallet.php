@@ -89,7 +89,7 @@ final readonly class NoteWallet implements Make
             new Fit('stack-fits-gusset', $stack->plus($request->clearance->depth), $room->depth, $stack, Fit::handMiss()->times(2), self::gusset($request)),
             Fit::plain('spine-takes-both-pockets', $rows->main()->times(2), $cover->columns->main(), $rows->main()->times(2), Fit::handMiss()),
             ...FromPaper::fits($pieces, $request),
-        ], self::steps($pieces));
+        ], self::steps($pieces), BoxRoom::takes($request, $room));
     }
 
     public function remedies(string $fit, Design $design): array

@@ -46,6 +46,12 @@ final class BoxRoom
         return $fits;
     }
 
+    /** How many of the item stand in that depth, its clearance kept. */
+    public static function takes(SizingRequest $request, Extents $inside): int
+    {
+        return $request->item->howManyStandIn($inside->depth->minus($request->clearance->depth));
+    }
+
     private static function contents(SizingRequest $request, Dimension $dimension): MakeUp
     {
         $item = $request->item;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
+use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -37,7 +38,24 @@ final class FlatRoom
     }
 
     /**
-     * Room for the card: fold to fold less the paper; a slip may eat clearance, not the card itself.
+     * The free room for what is held, as a block: what its thickness takes from the face is off, and is its depth.
+     *
+     * @param Length $width of the face between its folds, in the item's own direction
+     * @param Length $height the same
+     * @param ?array{Length, Length} $bulges what the contents' thickness takes from width and height, where that is not the thickness itself
+     */
+    public static function inside(SizingRequest $request, Length $width, Length $height, ?array $bulges = null): Extents
+    {
+        $stack = $request->item->stack();
+        $depth = $stack->plus($request->clearance->depth);
+        [$across, $up] = $bulges ?? [$stack, $stack];
+        $edge = $request->paper->caliper->plus($request->clearance->depth);
+
+        return new Extents($width->minus($edge)->minus($across), $height->minus($edge)->minus($up), $depth);
+    }
+
+    /**
+     * Room for the card in one direction; a slip may eat clearance, not the card itself.
      *
      * @param Length $have free room in this direction
      * @param Length $slip what it loses when every setting it hangs on is missed by a hand's miss
@@ -45,14 +63,12 @@ final class FlatRoom
     public static function fit(SizingRequest $request, Dimension $dimension, Length $have, Length $slip): Fit
     {
         $isWidth = $dimension === Dimension::Width;
-        $terms = array_filter(self::needed($request, $dimension)->terms, fn (Term $term) => $term->kind !== TermKind::Paper);
-        $need = MakeUp::of(...$terms);
-        $clearance = $isWidth ? $request->clearance->width : $request->clearance->height;
+        [$item, $clearance] = $isWidth
+            ? [$request->item->width, $request->clearance->width]
+            : [$request->item->height, $request->clearance->height];
+        $need = MakeUp::of(new Term(TermKind::Contents, $item, $dimension), new Term(TermKind::Clearance, $clearance, $dimension));
 
-        return new Fit(
-            $isWidth ? self::WIDTH : self::HEIGHT, $need->figure(), $have,
-            $need->figure()->minus($clearance)->minus($request->clearance->depth), $slip, $need,
-        );
+        return new Fit($isWidth ? self::WIDTH : self::HEIGHT, $need->figure(), $have, $item, $slip, $need);
     }
 
     /** A sizes lie in the C envelopes as ISO 269 pairs them (14 × 9 mm more); else 1/4 in along and 1/8 in across, common practice. */

@@ -108,7 +108,7 @@ final readonly class SlopeBox implements Make
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
             new Fit('sides-overlap', $whole->rows->width(0), $low, $whole->rows->width(0), Length::zero(), MakeUp::of()),
             ...FromPaper::fits($pieces, $request),
-        ], self::steps($pieces));
+        ], self::steps($pieces), BoxRoom::takes($request, $inside));
     }
 
     public function remedies(string $fit, Design $design): array

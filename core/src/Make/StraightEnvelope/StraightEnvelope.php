@@ -114,7 +114,7 @@ final readonly class StraightEnvelope implements Make
         );
         $t = $request->paper->caliper;
         [$width, $height] = [$grid->columns->main(), $grid->rows->main()];
-        $inside = new Extents($width->minus($t), $height->minus($t), Length::zero());
+        $inside = FlatRoom::inside($request, $width, $height);
         $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($item->stack()));
 
         return new Design($request, [$piece], $inside, $closed, [...self::fits($grid, $request, $inside), ...FromPaper::fits([$piece], $request)], self::steps($piece, $request));

@@ -110,7 +110,7 @@ final readonly class TrayAndLid implements Make
             $this->lidGoesOn($tray->columns->main(), $lid->columns->main(), $lidWall, $chosen['lidPlay'], $t),
             Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
             ...FromPaper::fits($pieces, $request),
-        ], self::steps($pieces, $trayWall, $lidWall));
+        ], self::steps($pieces, $trayWall, $lidWall), BoxRoom::takes($request, $inside));
     }
 
     public function remedies(string $fit, Design $design): array

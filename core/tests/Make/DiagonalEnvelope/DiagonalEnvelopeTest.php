@@ -49,7 +49,8 @@ final class DiagonalEnvelopeTest extends TestCase
     {
         $design = self::design(['paper' => ['caliper' => '0.5 mm']]);
         $folded = $design->pieces[0]->folded;
-        self::assertEqualsWithDelta($folded->width - 0.5, $design->inside->width->toMillimetres(), 1e-5);
+        self::assertSame(1.0, $design->inside->depth->toMillimetres(), 'the card as a block');
+        self::assertEqualsWithDelta($folded->width - 0.5 - 1.0, $design->inside->width->toMillimetres(), 1e-5);
         self::assertEqualsWithDelta($folded->height + 0.5, $design->closed->height->toMillimetres(), 1e-5);
         self::assertSame(4 * 0.5 + 1.0, $design->closed->depth->toMillimetres(), 'four layers and the card');
     }
