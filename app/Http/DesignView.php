@@ -58,8 +58,10 @@ final readonly class DesignView
 
         foreach ($this->options($sized) as $option) {
             if ($option->kind === OptionKind::Count) {
-                $count = $sized->request->options->count($option->id);
-                $fields["/options/$option->id"] = ['text' => (string) $count, 'given' => $count !== null];
+                $fields["/options/$option->id"] = [
+                    'text' => (string) $sized->request->options->count($option->id),
+                    'given' => isset(((array) ($sized->request->spec['options'] ?? []))[$option->id]),
+                ];
             }
         }
 

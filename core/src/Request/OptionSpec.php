@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Closure;
+
 /** An option a make offers: its kind, its choices, and when it means anything. */
 final readonly class OptionSpec
 {
     /**
      * @param list<string> $choices of a choice, the default first
+     * @param (Closure(Item): int)|null $usual of a count
      * @param array{string, string}|null $when another option and the choice of it with which this one counts
      */
     private function __construct(
@@ -18,8 +21,8 @@ final readonly class OptionSpec
         public ?array $when = null,
         public int $least = 0,
         public int $most = 0,
-        public ?int $default = null,
         public bool $mayBeZero = false,
+        public ?Closure $usual = null,
     ) {
     }
 
@@ -41,15 +44,19 @@ final readonly class OptionSpec
         return new self($id, OptionKind::Length, mayBeZero: true);
     }
 
-    /** A whole number; with no default the make works it out. */
-    public static function count(string $id, int $least, int $most, ?int $default): self
+    /**
+     * A whole number.
+     *
+     * @param Closure(Item): int $usual what it is when nothing is said
+     */
+    public static function count(string $id, int $least, int $most, Closure $usual): self
     {
-        return new self($id, OptionKind::Count, least: $least, most: $most, default: $default);
+        return new self($id, OptionKind::Count, least: $least, most: $most, usual: $usual);
     }
 
     /** The same option, ignored unless another has this choice. */
     public function onlyWith(string $option, string $choice): self
     {
-        return new self($this->id, $this->kind, $this->choices, [$option, $choice], $this->least, $this->most, $this->default, $this->mayBeZero);
+        return new self($this->id, $this->kind, $this->choices, [$option, $choice], $this->least, $this->most, $this->mayBeZero, $this->usual);
     }
 }

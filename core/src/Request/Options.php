@@ -24,9 +24,9 @@ final readonly class Options
         return $this->choices[$id] ?? throw new LogicException("No choice is called $id.");
     }
 
-    public function count(string $id): ?int
+    public function count(string $id): int
     {
-        return $this->counts[$id] ?? null;
+        return $this->counts[$id] ?? throw new LogicException("No count is called $id.");
     }
 
     public function length(string $id): ?Length

@@ -39,7 +39,7 @@ final readonly class SpecReader
         $item = $this->item($in);
         $paper = $this->paper($in);
         $tools = $this->tools($in, $system);
-        $options = $make === null ? new Options([], []) : $this->options($in, $make);
+        $options = $make === null ? new Options([], []) : $this->options($in, $make, $item);
         $usual = $make?->usualClearance($item) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
         $in->allowOnly('/clearance', ['width', 'height', 'depth']);
         $clearance = new Clearance(
@@ -125,7 +125,7 @@ final readonly class SpecReader
         );
     }
 
-    private function options(FieldReader $in, Make $make): Options
+    private function options(FieldReader $in, Make $make, Item $item): Options
     {
         $specs = $make->options();
         $in->allowOnly('/options', array_map(fn (OptionSpec $option) => $option->id, $specs), 'option.unknown');
@@ -137,8 +137,7 @@ final readonly class SpecReader
             if ($option->kind === OptionKind::Choice) {
                 $choices[$option->id] = $in->choice($at, $option->choices, $option->choices[0] ?? '');
             } elseif ($option->kind === OptionKind::Count) {
-                $count = $in->count($at, $option->most, $option->least) ?? $option->default;
-                $count !== null && $counts[$option->id] = $count;
+                $counts[$option->id] = $in->count($at, $option->most, $option->least) ?? ($option->usual === null ? $option->least : ($option->usual)($item));
             } elseif (($length = $in->length($at, $option->mayBeZero)) !== null) {
                 $lengths[$option->id] = $length;
             }

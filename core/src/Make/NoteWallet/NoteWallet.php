@@ -46,7 +46,7 @@ final readonly class NoteWallet implements Make
 
     public function options(): array
     {
-        return [OptionSpec::count('perPocket', 1, 500, null), OptionSpec::length('pocketHeight'), OptionSpec::length('gusset')];
+        return [OptionSpec::count('perPocket', 1, 500, fn (Item $item) => intdiv($item->count + 1, 2)), OptionSpec::length('pocketHeight'), OptionSpec::length('gusset')];
     }
 
     /** Pockets 2 in high, tabs of 1/2 in, a strap whose flap is 1 in: common practice, no source. */
@@ -80,8 +80,7 @@ final readonly class NoteWallet implements Make
         ];
         $t = $request->paper->caliper;
         $room = new Extents($cover->columns->width(0), $rows->width(2), $rows->main()->minus($t));
-        $inPocket = self::inPocket($request);
-        $stack = self::stackOf($request, $inPocket);
+        $stack = self::stackOf($request, $request->options->count('perPocket'));
         [$width, $height] = BoxRoom::fits($request, $room, Fit::handMiss());
 
         return new Design($request, $pieces, $room, new Extents($cover->columns->width(0)->plus($t), $rows->width(2)->plus($t), $cover->columns->main()->plus($t)), [
@@ -101,12 +100,6 @@ final readonly class NoteWallet implements Make
         };
     }
 
-    /** How many lie in one pocket: what was asked, or half of all. */
-    private static function inPocket(SizingRequest $request): int
-    {
-        return $request->options->count('perPocket') ?? intdiv($request->item->count + 1, 2);
-    }
-
     private static function stackOf(SizingRequest $request, int $count): Length
     {
         return (new Item($request->item->width, $request->item->height, $request->item->thickness, $count))->stack();
@@ -115,7 +108,7 @@ final readonly class NoteWallet implements Make
     private static function gusset(SizingRequest $request): MakeUp
     {
         return MakeUp::of(
-            new Term(TermKind::Thickness, self::stackOf($request, self::inPocket($request)), Dimension::Depth),
+            new Term(TermKind::Thickness, self::stackOf($request, $request->options->count('perPocket')), Dimension::Depth),
             new Term(TermKind::Clearance, $request->clearance->depth, Dimension::Depth),
             new Term(TermKind::Paper, $request->paper->caliper),
         );

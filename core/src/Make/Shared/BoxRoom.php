@@ -32,15 +32,16 @@ final class BoxRoom
      * Width, height and depth.
      *
      * @param Length $slip what each loses when every setting it hangs on is missed by a hand's miss
+     * @param ?Dimension $open where it is open, so that a slip there loses nothing
      * @return list<Fit>
      */
-    public static function fits(SizingRequest $request, Extents $inside, Length $slip): array
+    public static function fits(SizingRequest $request, Extents $inside, Length $slip, ?Dimension $open = null): array
     {
         $fits = [];
         foreach ([[Dimension::Width, $inside->width], [Dimension::Height, $inside->height], [Dimension::Depth, $inside->depth]] as [$dimension, $have]) {
             $need = self::contents($request, $dimension);
             $clearance = self::clearance($request, $dimension);
-            $fits[] = new Fit("card-fits-$dimension->value", $need->figure(), $have, $need->figure()->minus($clearance), $slip, $need);
+            $fits[] = new Fit("card-fits-$dimension->value", $need->figure(), $have, $need->figure()->minus($clearance), $dimension === $open ? Length::zero() : $slip, $need);
         }
 
         return $fits;

@@ -50,7 +50,7 @@ final readonly class SlopeBox implements Make
     {
         return [
             OptionSpec::length('depth'), OptionSpec::length('frontHeight'), OptionSpec::length('slope'),
-            OptionSpec::count('sheets', 1, 2, 1), OptionSpec::count('dividers', 0, 12, 0),
+            OptionSpec::count('sheets', 1, 2, fn () => 1), OptionSpec::count('dividers', 0, 12, fn () => 0),
         ];
     }
 
@@ -96,7 +96,7 @@ final readonly class SlopeBox implements Make
         } else {
             $pieces = [GridPiece::of('box', $whole, self::box($whole, $chosen['slope']->toMillimetres()), $contents)];
         }
-        array_push($pieces, ...Dividers::of($request->options->count('dividers') ?? 0, $columns->main(), $whole->rows->width(2), $request));
+        array_push($pieces, ...Dividers::of($request->options->count('dividers'), $columns->main(), $whole->rows->width(2), $request));
         $t = $request->paper->caliper;
         $wide = $columns->main();
         $deep = $whole->rows->main();
@@ -105,7 +105,7 @@ final readonly class SlopeBox implements Make
         $low = $high->minus($chosen['slope']);
 
         return new Design($request, $pieces, $inside, new Extents($wide->plus($t), $high->plus($t), $deep->plus($t)), [
-            ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
+            ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3), Dimension::Height),
             new Fit('sides-overlap', $whole->rows->width(0), $low, $whole->rows->width(0), Length::zero(), MakeUp::of()),
             ...FromPaper::fits($pieces, $request),
         ], self::steps($pieces), BoxRoom::takes($request, $inside));

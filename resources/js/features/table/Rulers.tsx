@@ -70,9 +70,10 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
       </g>
       {marks.map(({ measure, ruler, at, from }, i) => {
         const isLit = lit.includes(measure)
-        const isCrowded = marks
+        const near = marks
           .slice(0, i)
-          .some((other) => other.ruler === ruler && Math.abs(other.at - at) * view.scale < CLEAR_PX[ruler])
+          .filter((other) => other.ruler === ruler && Math.abs(other.at - at) * view.scale < CLEAR_PX[ruler])
+        const isLabelled = near.length === 0 || (isLit && !near.some((other) => lit.includes(other.measure)))
         const [x, y] = ruler === 'top' ? [x0 + at * view.scale, baseY] : [baseX, y0 + at * view.scale]
         const pointer =
           ruler === 'top'
@@ -86,7 +87,7 @@ export function Rulers({ view, design, piece, lit, onLight }: RulersProps) {
             className="cursor-pointer"
           >
             <polygon points={pointer} className={isLit ? 'fill-ink' : 'fill-live'} />
-            {(!isCrowded || isLit) && (
+            {isLabelled && (
               <foreignObject
                 x={ruler === 'top' ? x - 60 : x - 14 - LABEL_PX}
                 y={ruler === 'top' ? y - 39 : y - 14}

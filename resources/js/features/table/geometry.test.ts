@@ -70,6 +70,14 @@ describe('marksOf', () => {
     ])
   })
 
+  it('shows punch marks read from the far end where they lie', () => {
+    const sides = [1, 2].map((side) => measure({ side, from: side % 2 ? 'right' : 'left', at: 60 }))
+    expect(marksOf(piece('square', sides))).toEqual([
+      { measure: 0, ruler: 'top', at: 140, from: 'right' },
+      { measure: 1, ruler: 'left', at: 140, from: 'bottom' },
+    ])
+  })
+
   it('shows diagonal scores from the left and the upper corner', () => {
     const scores = ['top-left', 'bottom-right', 'top-right', 'bottom-left'].map((from) =>
       measure({ kind: 'score', from }),

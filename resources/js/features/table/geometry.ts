@@ -60,13 +60,16 @@ export function marksOf(piece: Pick<Piece, 'measures' | 'sheet'>): Mark[] {
   const { width, height } = piece.sheet
   return piece.measures.flatMap((measure, i): Mark[] => {
     const mark = (ruler: Mark['ruler'], at = measure.at): Mark => ({ measure: i, ruler, at })
-    if (measure.kind === 'punch' && measure.side === 1) return measure.from === 'left' ? [mark('top')] : []
-    if (measure.kind === 'punch' && measure.side === 2) return measure.from === 'right' ? [mark('left')] : []
+    const fromRight = (): Mark => ({ ...mark('top', width - measure.at), from: 'right' })
+    const fromBottom = (): Mark => ({ ...mark('left', height - measure.at), from: 'bottom' })
+    if (measure.kind === 'punch' && measure.side === 1) return [measure.from === 'left' ? mark('top') : fromRight()]
+    // The left edge, turned to the punch, has the sheet's lower corner on its left.
+    if (measure.kind === 'punch' && measure.side === 2) return [measure.from === 'right' ? mark('left') : fromBottom()]
     if (measure.kind !== 'score' && measure.kind !== 'mark') return []
     if (measure.from === 'top-left' || measure.from === 'left') return [mark('top')]
     if (measure.from === 'top-right' || measure.from === 'top') return [mark('left')]
-    if (measure.from === 'right') return [{ ...mark('top', width - measure.at), from: 'right' }]
-    if (measure.from === 'bottom') return [{ ...mark('left', height - measure.at), from: 'bottom' }]
+    if (measure.from === 'right') return [fromRight()]
+    if (measure.from === 'bottom') return [fromBottom()]
     return []
   })
 }
