@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\CornerPouch;
 
-use Gimbo\Core\Crease\FoldedBox;
-use Gimbo\Core\Crease\Folding;
-use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Lie;
@@ -22,10 +19,10 @@ use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
+use Gimbo\Core\Make\Shared\TurnedPiece;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -79,17 +76,7 @@ final readonly class CornerPouch implements Make
         $layout = TurnedMethod::layout($request, $wide, $high);
         $square = $layout->square;
         $pattern = $square->pouch($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
-        $folding = Folding::of($pattern);
-        $glue = [];
-        foreach ([Flap::LEFT, Flap::RIGHT] as $side) {
-            $area = Overlap::onFace($folding, $pattern->faceNamed(Flap::BOTTOM), $pattern->faceNamed($side));
-            $area !== null && $glue[$side] = $area;
-        }
-        $piece = new Piece(
-            'pouch', 1, Rectangle::square($layout->side), Rectangle::square($layout->exactSide), $layout->sideMadeOf,
-            self::measures($layout), $pattern, $folding, FoldedBox::around($folding, $square->point(1, 0)->minus($square->point(0, 0))), $glue,
-            $square->centred($request->item->width->toMillimetres(), $request->item->height->toMillimetres()), $layout->lie,
-        );
+        $piece = TurnedPiece::of('pouch', $layout, $pattern, $request->item->face(), false, self::measures($layout));
         $t = $request->paper->caliper;
         [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
         $inside = FlatRoom::inside($request, $width, $height, [self::bulge($request, Dimension::Width), self::bulge($request, Dimension::Height)]);

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\DeepEnvelope;
 
-use Gimbo\Core\Crease\FoldedBox;
-use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Piece;
@@ -17,13 +15,12 @@ use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
+use Gimbo\Core\Make\Shared\TurnedPiece;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -70,15 +67,7 @@ final readonly class DeepEnvelope implements Make
         $layout = TurnedMethod::layout($request, $wide, $high, self::depth($request));
         $square = $layout->square;
         $pattern = $square->deepEnvelope($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
-        $folding = Folding::of($pattern);
-        $along = $isUpright ? $square->point(0, 1) : $square->point(1, 0);
-        $card = $isUpright ? $request->item->face()->turned() : $request->item->face();
-        $piece = new Piece(
-            'envelope', 1, Rectangle::square($layout->side), Rectangle::square($layout->exactSide), $layout->sideMadeOf,
-            TurnedMethod::measures($layout), $pattern, $folding, FoldedBox::around($folding, $along->minus($square->point(0, 0))),
-            GridPiece::glue($pattern, $folding),
-            $square->centred($card->width->toMillimetres(), $card->height->toMillimetres()), $layout->lie,
-        );
+        $piece = TurnedPiece::of('envelope', $layout, $pattern, $request->item->face(), $isUpright, TurnedMethod::measures($layout));
         $t = $request->paper->caliper;
         $across = Length::nearestTo($isUpright ? $square->height : $square->width);
         $up = Length::nearestTo($isUpright ? $square->width : $square->height);

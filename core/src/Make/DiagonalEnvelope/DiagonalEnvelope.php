@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\DiagonalEnvelope;
 
-use Gimbo\Core\Crease\FoldedBox;
-use Gimbo\Core\Crease\Folding;
-use Gimbo\Core\Crease\Overlap;
-use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Piece;
@@ -17,10 +13,10 @@ use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
+use Gimbo\Core\Make\Shared\TurnedPiece;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -72,16 +68,7 @@ final readonly class DiagonalEnvelope implements Make
         $layout = TurnedMethod::layout($request, $wide, $high);
         $square = $layout->square;
         $pattern = $square->envelope($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
-        $folding = Folding::of($pattern);
-        $widthDirection = $isUpright ? $square->point(0, 1)->minus($square->point(0, 0)) : $square->point(1, 0)->minus($square->point(0, 0));
-        $card = $isUpright ? $request->item->face()->turned() : $request->item->face();
-        $piece = new Piece(
-            'envelope', 1, Rectangle::square($layout->side), Rectangle::square($layout->exactSide), $layout->sideMadeOf,
-            TurnedMethod::measures($layout), $pattern, $folding, FoldedBox::around($folding, $widthDirection),
-            self::glue($pattern, $folding),
-            $square->centred($card->width->toMillimetres(), $card->height->toMillimetres()),
-            $layout->lie,
-        );
+        $piece = TurnedPiece::of('envelope', $layout, $pattern, $request->item->face(), $isUpright, TurnedMethod::measures($layout));
         $face = new Extents(Length::nearestTo($isUpright ? $square->height : $square->width), Length::nearestTo($isUpright ? $square->width : $square->height), Length::zero());
         $t = $request->paper->caliper;
         $inside = FlatRoom::inside($request, $face->width, $face->height);
@@ -94,18 +81,6 @@ final readonly class DiagonalEnvelope implements Make
     public function remedies(string $fit, Design $design): array
     {
         return TurnedRemedies::for($fit, $design);
-    }
-
-    /** @return array<string, \Gimbo\Core\Geometry\Polygon> where the bottom flap lies on the side flaps, by the side flap */
-    private static function glue(Pattern $pattern, Folding $folding): array
-    {
-        $areas = [];
-        foreach ([Flap::LEFT, Flap::RIGHT] as $side) {
-            $area = Overlap::onFace($folding, $pattern->faceNamed(Flap::BOTTOM), $pattern->faceNamed($side));
-            $area !== null && $areas[$side] = $area;
-        }
-
-        return $areas;
     }
 
     /** Something thicker wants its closing flap folded by hand, where it comes to lie; common practice, no source. */

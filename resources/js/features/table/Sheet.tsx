@@ -4,7 +4,7 @@ import { Figure } from '@/ui/Figure'
 import { useSize } from '@/ui/useSize'
 import { Rulers } from './Rulers'
 import { pieceName } from './pieceName'
-import { isInside, middle, path, viewOf, type XY } from './geometry'
+import { centroid, isInside, middle, path, viewOf, type XY } from './geometry'
 
 const RULER_PX = 74
 const TOP_PX = 46
@@ -170,7 +170,7 @@ function FlapNames({ piece, at }: { piece: Piece; at: (point: XY) => XY }) {
   return fold.faces_vertices.slice(1).map((face, i) => {
     const corners = face.map((v) => at((fold.vertices_coords[v] ?? [0, 0]) as unknown as XY))
     const name = words(`face.${fold['faces_gimbo:name'][i + 1]}`)
-    const [x, y] = middle(corners)
+    const [x, y] = centroid(corners)
     const reach = name.length * 3.7 + 8
     const box: XY[] = [
       [x - reach, y - 12],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Measure, Piece } from '@/api/client'
-import { isInside, marksOf, ticksOf, viewOf } from './geometry'
+import { centroid, isInside, marksOf, ticksOf, viewOf } from './geometry'
 
 const measure = (some: Partial<Measure>): Measure => ({
   kind: 'punch',
@@ -110,5 +110,17 @@ describe('isInside', () => {
     expect(isInside([2, 2], triangle)).toBe(true)
     expect(isInside([6, 6], triangle)).toBe(false)
     expect(isInside([-1, 2], triangle)).toBe(false)
+  })
+})
+
+describe('centroid', () => {
+  it('is the middle by area, in either winding', () => {
+    const triangle = [
+      [0, 0],
+      [9, 0],
+      [0, 6],
+    ] as const
+    expect(centroid(triangle)).toEqual([3, 2])
+    expect(centroid([...triangle].reverse())).toEqual([3, 2])
   })
 })

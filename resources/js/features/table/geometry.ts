@@ -108,6 +108,19 @@ export function middle(points: readonly XY[]): XY {
   return [points.reduce((sum, [x]) => sum + x, 0) / n, points.reduce((sum, [, y]) => sum + y, 0) / n]
 }
 
+/** The middle of a face by its area, where a label looks centred. */
+export function centroid(ring: readonly XY[]): XY {
+  let [area, x, y] = [0, 0, 0]
+  ring.forEach(([x1, y1], i) => {
+    const [x2, y2] = ring[(i + 1) % ring.length] ?? [x1, y1]
+    const cross = x1 * y2 - x2 * y1
+    area += cross
+    x += (x1 + x2) * cross
+    y += (y1 + y2) * cross
+  })
+  return area === 0 ? middle(ring) : [x / (3 * area), y / (3 * area)]
+}
+
 export const path = (points: readonly XY[]) => points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ')
 
 /** Whether a point lies inside a ring of corners, by the even-odd rule. */
