@@ -2,17 +2,16 @@
 
 .PHONY: check style types analyse core app units journeys property bench screenshots
 
-check: style types analyse core app units journeys
+check: types style analyse core app units journeys
 
 style:
 	vendor/bin/pint --test
 	npx prettier --check resources/js resources/css e2e lang api playwright.config.ts vite.config.ts vitest.config.ts --log-level warn
 	npx eslint resources/js e2e --max-warnings 0
 
-# The browser's types are generated from api/openapi.json; they must be what it says now.
+# The browser's types are generated from api/openapi.json and never kept.
 types:
-	npx openapi-typescript api/openapi.json -o storage/framework/schema.ts >/dev/null
-	diff -q storage/framework/schema.ts resources/js/api/schema.ts
+	npm run --silent types >/dev/null
 	npx tsc --noEmit
 
 analyse:

@@ -63,13 +63,14 @@ install_node_packages() {
   fi
 }
 
-front_end_sources() { find resources lang vite.config.ts -type f | LC_ALL=C sort; }
+front_end_sources() { find resources lang api vite.config.ts -type f ! -name schema.ts | LC_ALL=C sort; }
 
 build_front_end() {
   local sources
   mapfile -t sources < <(front_end_sources)
   if [ ! -f public/build/manifest.json ] || changed build "${sources[@]}"; then
     say 'Building the screens …'
+    npm run --silent types >/dev/null || fail 'the browser’s types could not be made from api/openapi.json.'
     npx vite build --logLevel warn || fail 'the build did not succeed.'
     stamp build "${sources[@]}"
   fi

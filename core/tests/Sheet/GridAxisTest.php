@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Sheet;
+
+use Gimbo\Core\Design\Axis;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
+use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Tool\Tools;
+use LogicException;
+use PHPUnit\Framework\TestCase;
+
+final class GridAxisTest extends TestCase
+{
+    public function test_outer_strips_fall_on_the_step_and_the_main_one_takes_what_is_left(): void
+    {
+        $axis = self::axis([Strip::atLeast(self::mm(203, 10))], self::mm(1004, 10), [Strip::atLeast(self::mm(151, 10))]);
+        self::assertSame([21.0, 101.0, 16.0], self::widths($axis));
+        self::assertSame(138.0, $axis->total->toMillimetres());
+        self::assertSame(Length::mm(1358, 10)->ticks, $axis->exact->ticks);
+        self::assertSame(101.0, $axis->main()->toMillimetres());
+    }
+
+    public function test_a_contained_strip_is_rounded_down_but_never_away(): void
+    {
+        $axis = self::axis([Strip::atMost(self::mm(209, 10))], self::mm(100), [Strip::atMost(self::mm(4, 10))]);
+        self::assertSame([20.0, 100.0, 1.0], self::widths($axis));
+    }
+
+    public function test_a_contained_main_strip_is_never_more_than_it_needs(): void
+    {
+        $axis = self::axis([Strip::atMost(self::mm(50))], self::mm(1009, 10), [], isContained: true);
+        self::assertSame([50.0, 100.0], self::widths($axis));
+    }
+
+    /** Scores are counted from whichever edge they lie nearer to: a sheet is turned, a board has one fence. */
+    public function test_scores_are_read_from_the_edge_they_are_counted_from(): void
+    {
+        $wall = [Strip::atLeast(self::mm(10)), Strip::atLeast(self::mm(20))];
+        $axis = self::axis($wall, self::mm(100), $wall);
+        $read = array_map(fn (Measure $score) => [$score->from, $score->at->toMillimetres(), $score->creases], $axis->scores);
+        self::assertSame([
+            ['left', 10.0, ['x1']], ['left', 30.0, ['x2']], ['right', 30.0, ['x3']], ['right', 10.0, ['x4']],
+        ], $read);
+        self::assertSame([0.0, 10.0, 30.0, 130.0, 150.0, 160.0], array_map($axis->edge(...), range(0, 5)));
+    }
+
+    public function test_a_cumulated_reading_is_made_of_all_it_spans(): void
+    {
+        $axis = self::axis([Strip::atLeast(self::mm(104, 10)), Strip::atLeast(self::mm(203, 10))], self::mm(100), []);
+        self::assertSame($axis->scores[1]->at->ticks, $axis->scores[1]->madeOf->figure()->ticks);
+        self::assertCount(4, $axis->scores[1]->madeOf->terms, 'two strips, each with its rounding');
+    }
+
+    public function test_a_sheet_is_scored_edge_by_edge_as_it_is_turned(): void
+    {
+        $wall = [Strip::atLeast(self::mm(10)), Strip::atLeast(self::mm(10))];
+        $sheet = new GridSheet(self::axis($wall, self::mm(100), $wall), GridAxis::of(Axis::Height, $wall, self::mm(60), $wall, Tools::usual(System::Metric)));
+        $order = array_map(fn (Measure $measure) => "{$measure->kind->value} $measure->from {$measure->at->toMillimetres()}", $sheet->measures());
+        self::assertSame([
+            'cut left 140', 'cut top 100', 'score left 10', 'score left 20', 'score bottom 10', 'score bottom 20',
+            'score right 10', 'score right 20', 'score top 10', 'score top 20',
+        ], $order);
+        self::assertEqualsWithDelta(100 * 60, $sheet->cell(2, 2)->area(), 1e-9);
+        self::assertEqualsWithDelta(120 * 80, $sheet->cell(1, 1, 3, 3)->area(), 1e-9);
+    }
+
+    public function test_a_strip_that_is_not_there_is_misuse(): void
+    {
+        $this->expectException(LogicException::class);
+        self::axis([], self::mm(100), [])->width(3);
+    }
+
+    /**
+     * @param list<Strip> $before
+     * @param list<Strip> $after
+     */
+    private static function axis(array $before, MakeUp $main, array $after, bool $isContained = false): GridAxis
+    {
+        return GridAxis::of(Axis::Width, $before, $main, $after, Tools::usual(System::Metric), $isContained);
+    }
+
+    private static function mm(int $numerator, int $denominator = 1): MakeUp
+    {
+        return MakeUp::of(new Term(TermKind::Flap, Length::mm($numerator, $denominator)));
+    }
+
+    /** @return list<float> */
+    private static function widths(GridAxis $axis): array
+    {
+        return array_map(fn (Length $width) => $width->toMillimetres(), $axis->widths);
+    }
+}

@@ -1,0 +1,101 @@
+import { render, screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { MemoryRouter } from 'react-router'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Catalogue, ShelfCard, Thumbnail } from '@/api/client'
+import { Shelf } from './Shelf'
+
+const drawing: Thumbnail = {
+  width: 100,
+  height: 60,
+  lie: 'square',
+  faces: [],
+  cuts: [[0, 0, 100, 0]],
+  mountains: [],
+  valleys: [],
+}
+const catalogue = { makes: [{ id: 'folded-card', options: [], drawing }], sizes: [] } as Catalogue
+
+const card = (id: string, name: string, fits = true): ShelfCard => ({
+  id,
+  name,
+  savedAt: '2026-05-01T10:00:00Z',
+  drawing,
+  summary: {
+    make: 'folded-card',
+    system: 'metric',
+    holds: { width: 105, height: 148, thickness: 1, count: 1, text: { width: '105 mm', height: '148 mm' } },
+    fits,
+  },
+})
+
+describe('Shelf', () => {
+  const asked: string[] = []
+  let answers: Record<string, unknown>
+
+  beforeEach(() => {
+    asked.length = 0
+    answers = { 'GET /api/designs': { designs: [card('a', 'Tern count'), card('b', 'Ferry pass', false)] } }
+    vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
+      asked.push(`${method} ${path}${body ? ` ${body}` : ''}`)
+      const answer = answers[`${method} ${path}`]
+      if (answer instanceof Error) return Promise.reject(answer)
+      return Promise.resolve({
+        ok: !(answer as { errors?: unknown })?.errors,
+        status: 200,
+        json: () => Promise.resolve(answer ?? {}),
+      })
+    })
+  })
+  afterEach(() => vi.unstubAllGlobals())
+
+  const show = () =>
+    render(
+      <MemoryRouter>
+        <Shelf catalogue={catalogue} />
+      </MemoryRouter>,
+    )
+
+  it('shows each design by its drawing, and which do not fit yet', async () => {
+    show()
+    expect(await screen.findByRole('link', { name: /Tern count/ })).toBeTruthy()
+    expect(screen.getAllByText('does not fit yet')).toHaveLength(1)
+    expect(screen.getByRole('link', { name: /Ferry pass/ }).getAttribute('href')).toBe('/designs/b')
+  })
+
+  it('takes a design off and offers to put it back', async () => {
+    show()
+    await userEvent.click(await screen.findByRole('button', { name: 'Take Tern count off the shelf' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it back' }))
+    await waitFor(() => expect(asked).toContain('POST /api/designs/a/restore'))
+  })
+
+  it('copies a design under a name of its own', async () => {
+    show()
+    await userEvent.click(await screen.findByRole('button', { name: 'Copy Tern count' }))
+    await waitFor(() => expect(asked).toContain('POST /api/designs/a/copy {"name":"Tern count, copy"}'))
+  })
+
+  it('shows the way when there is nothing yet', async () => {
+    answers['GET /api/designs'] = { designs: [] }
+    show()
+    expect(await screen.findByText('Nothing on the shelf yet.')).toBeTruthy()
+    expect(screen.getByRole('button', { name: 'folded card' })).toBeTruthy()
+  })
+
+  it('says what is wrong with a file and where', async () => {
+    answers['POST /api/designs/import'] = { errors: [{ at: '/spec/holds/width', message: 'No unit.' }] }
+    show()
+    const file = Object.assign(new File(['{}'], 'x.json', { type: 'application/json' }), {
+      text: () => Promise.resolve('{}'),
+    })
+    await userEvent.upload(await screen.findByLabelText('Take in a design', { selector: 'input' }), file)
+    expect((await screen.findByRole('alert')).textContent).toBe('/spec/holds/width: No unit.')
+  })
+
+  it('says so when the server does not answer', async () => {
+    answers['GET /api/designs'] = new TypeError('refused')
+    show()
+    expect((await screen.findByRole('alert')).textContent).toContain('did not answer')
+  })
+})

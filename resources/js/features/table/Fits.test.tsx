@@ -1,0 +1,99 @@
+import { render, screen, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import type { Change, Check } from '@/api/client'
+import { Fits } from './Fits'
+
+const check = (some: Partial<Check>): Check => ({
+  id: 'card-fits-width',
+  piece: null,
+  need: 106,
+  have: 108,
+  slack: 2,
+  ok: true,
+  bare: 100,
+  slip: 1,
+  critical: false,
+  text: {
+    need: '106 mm',
+    have: '108 mm',
+    slack: '2 mm',
+    bare: '100 mm',
+    spare: '8 mm',
+    asked: '6 mm',
+    afterSlip: '7 mm',
+  },
+  madeOf: [],
+  remedies: [],
+  ...some,
+})
+
+function show(checks: Check[], isOneOfSeveral = false) {
+  const onRemedy = vi.fn<(changes: Change[]) => void>()
+  render(<Fits checks={checks} isOneOfSeveral={isOneOfSeveral} onRemedy={onRemedy} />)
+  return onRemedy
+}
+
+describe('Fits', () => {
+  it('puts what fails first, then what a slip would lose, then the tightest', () => {
+    show([
+      check({ id: 'card-fits-width', slack: 9 }),
+      check({ id: 'card-fits-height', slack: 1 }),
+      check({ id: 'lid-goes-on', critical: true, slack: 3 }),
+      check({ id: 'sheet-from-paper', ok: false, slack: -4 }),
+    ])
+    expect(screen.getAllByRole('listitem').map((item) => item.dataset.check)).toEqual([
+      'sheet-from-paper',
+      'lid-goes-on',
+      'card-fits-height',
+      'card-fits-width',
+    ])
+  })
+
+  it('says in words what each gauge shows', () => {
+    show([check({})])
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      '8 mm to spare, 6 mm asked for, 7 mm left after a slip',
+    )
+  })
+
+  it('says what is short and offers what mends it', async () => {
+    const edits = [{ at: '/paper/sheet/width', to: '12 in' }]
+    const onRemedy = show([
+      check({
+        id: 'sheet-from-paper',
+        piece: 'lid',
+        ok: false,
+        text: {
+          need: '9 in',
+          have: '8 in',
+          slack: '-1 in',
+          bare: '9 in',
+          spare: '-1 in',
+          asked: '0 in',
+          afterSlip: '-1 in',
+        },
+        remedies: [{ id: 'larger-sheet', params: { sheet: '12x12' }, edits }],
+      }),
+    ])
+    const item = screen.getByRole('listitem')
+    expect(item.textContent).toContain('It needs 9 in')
+    expect(item.textContent).toContain('1 in')
+    await userEvent.click(within(item).getByRole('button', { name: 'Use 12 × 12 paper' }))
+    expect(onRemedy).toHaveBeenCalledWith(edits)
+  })
+
+  it('names the piece only where there are several', () => {
+    show([check({ id: 'sheet-from-paper', piece: 'lid' })], true)
+    expect(screen.getByRole('listitem').textContent).toContain('(Lid)')
+  })
+
+  it('says so when nothing mends it, and when it is exact', () => {
+    show([
+      check({ id: 'sheet-from-paper', ok: false }),
+      check({ id: 'closes-to-width', need: 100, have: 100, bare: 100, slack: 0 }),
+    ])
+    expect(screen.getByText('No single change mends this. Change the size or the paper.')).toBeTruthy()
+    expect(screen.getByText('exact')).toBeTruthy()
+  })
+})
