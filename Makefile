@@ -30,9 +30,9 @@ units:
 journeys:
 	npx playwright test
 
-# The properties on many more random requests than `make check` has time for.
+# The properties on many more random requests than `make check` has time for: some 100,000 over all makes.
 property:
-	GIMBO_PROPERTY_RUNS=$(or $(RUNS),100000) vendor/bin/phpunit -c core/phpunit.xml core/tests/Property
+	GIMBO_PROPERTY_RUNS=$(or $(RUNS),9100) vendor/bin/phpunit -c core/phpunit.xml core/tests/Property
 
 bench:
 	bench/run
