@@ -58,6 +58,25 @@ final class Specs
     }
 
     /**
+     * A request that no maker makes: hairs and sheets of two metres, in every field.
+     *
+     * @return array<string, mixed>
+     */
+    public static function absurd(string $make): array
+    {
+        $lengths = ['0.01 mm', '0.5 mm', '3 mm', '1/7 in', '20 mm', '4 in', '300 mm', '1200 mm', '2000 mm'];
+        $length = fn (): string => $lengths[mt_rand(0, count($lengths) - 1)];
+        $spec = ['holds' => ['width' => $length(), 'height' => $length(), 'thickness' => $length(), 'count' => mt_rand(0, 3) === 0 ? mt_rand(1, 1000) : mt_rand(1, 3)]] + self::random($make);
+        mt_rand(0, 1) === 0 && $spec['tools'] = ['cut' => $length(), 'score' => $length(), 'punch' => $length(), 'notch' => $length(), 'reach' => $length()];
+        mt_rand(0, 1) === 0 && $spec['paper'] = ['caliper' => $length(), 'sheet' => ['width' => $length(), 'height' => $length()]];
+        mt_rand(0, 1) === 0 && $spec['clearance'] = ['width' => $length(), 'height' => $length(), 'depth' => $length()];
+        mt_rand(0, 2) === 0 && $spec['border'] = $length();
+        $spec['options'] = self::options($make, $length);
+
+        return $spec;
+    }
+
+    /**
      * @param callable(int, int): string $length
      * @return array<string, mixed>
      */

@@ -10,7 +10,7 @@ use LogicException;
  * An exact length, positive, zero or negative.
  *
  * Invariant: a whole number of ticks of 1/360,000 mm (1/9,144,000 in), so that 1/64 in, 1/3 in, a
- * thousandth of an inch, a micrometre and a PDF point are all whole (docs/adr/0001). At most ±10^12 ticks (2.8 km), far
+ * thousandth of an inch, a micrometre and a PDF point are all whole (docs/adr/0001). At most ±10^15 ticks (2,800 km), far
  * inside a 64-bit integer: overflow is misuse and throws a LogicException.
  */
 final readonly class Length
@@ -19,7 +19,7 @@ final readonly class Length
 
     public const TICKS_PER_INCH = 9_144_000;
 
-    private const LIMIT = 1_000_000_000_000;
+    private const LIMIT = 1_000_000_000_000_000;
 
     /** A float this close below a whole tick (in ticks; 0.3 pm) counts as that tick: it is arithmetic dust. */
     private const DUST_TICKS = 1e-4;

@@ -9,6 +9,7 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\CardLayers;
@@ -75,14 +76,18 @@ final readonly class SpecReader
     private function item(FieldReader $in): Item
     {
         $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count', 'layers']);
-
-        return new Item(
+        $item = new Item(
             $in->required('/holds/width'),
             $in->required('/holds/height'),
             // What was measured; else what its layers come to; else one folded card of ordinary paper.
             $in->length('/holds/thickness') ?? $this->layers($in)?->thickness() ?? Paper::usualCaliper()->times(2),
             $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
         );
+        if ($item->stack()->isMoreThan(LengthParser::limit())) {
+            $in->problem('/holds/thickness', Reason::of('stack.too-thick', ['count' => $item->count]));
+        }
+
+        return $item;
     }
 
     private function layers(FieldReader $in): ?CardLayers

@@ -8,6 +8,7 @@ use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\TermKind;
@@ -57,6 +58,30 @@ final class EveryMakeTest extends TestCase
             json_encode(DesignWriter::write($design), JSON_THROW_ON_ERROR);
         }
         self::assertSame($runs, $run);
+    }
+
+    #[DataProvider('makes')]
+    public function test_absurd_requests_are_sized_or_refused_and_crash_nothing(string $make): void
+    {
+        mt_srand(self::SEED);
+        $sizing = Sizing::ofEverything();
+        $sized = 0;
+        for ($run = 0; $run < 400; $run++) {
+            $spec = Specs::absurd($make);
+            try {
+                $design = $sizing->size($spec);
+            } catch (InvalidDocument $error) {
+                self::assertSame('stack.too-thick', $error->problems[0]->reason->code, json_encode($spec, JSON_THROW_ON_ERROR));
+
+                continue;
+            }
+            $sized++;
+            self::assertNotSame('', json_encode(DesignWriter::write($design), JSON_THROW_ON_ERROR));
+            foreach ($design->pieces as $piece) {
+                self::assertLessThan(Tolerance::CLOSED_FOLD_MM, $piece->folding->gap());
+            }
+        }
+        self::assertGreaterThan(100, $sized);
     }
 
     /** A fit about room fails only where a length that was asked for makes it fail. */

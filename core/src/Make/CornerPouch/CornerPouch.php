@@ -100,9 +100,13 @@ final readonly class CornerPouch implements Make
         $stack = $request->item->stack();
         $flat = $dimension === Dimension::Width ? $request->item->width : $request->item->height;
 
-        return $request->options->choice('bulk') === self::BLOCK
-            ? $stack
-            : Length::atLeast(2 / 3 * $stack->toMillimetres() ** 2 / $flat->toMillimetres());
+        if ($request->options->choice('bulk') === self::BLOCK) {
+            return $stack;
+        }
+        $bulge = 2 / 3 * $stack->toMillimetres() ** 2 / $flat->toMillimetres();
+
+        // Never more than a block of that thickness takes.
+        return $bulge < $stack->toMillimetres() ? Length::atLeast($bulge) : $stack;
     }
 
     private static function girth(SizingRequest $request, Dimension $dimension): MakeUp

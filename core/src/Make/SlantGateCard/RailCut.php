@@ -20,6 +20,8 @@ final readonly class RailCut
 {
     private const MOST_OF_EDGE = 0.9;
 
+    private const MOST_OF_RAIL = 0.99;
+
     /** @param float $other how far from the corner the cut meets the other edge, with the reading as it is set */
     private function __construct(public Length $reading, public float $other, public MakeUp $madeOf)
     {
@@ -36,7 +38,12 @@ final readonly class RailCut
     {
         $reading = fn (float $other): Length => Length::nearestTo($along * $other / hypot($along, $other));
         $exact = $reading($wanted);
-        $set = Length::min($step->down($exact->plus($step->size->timesNearest(1, 2))), $step->down($reading($edge * self::MOST_OF_EDGE)));
+        $set = Length::min(
+            $step->down($exact->plus($step->size->timesNearest(1, 2))),
+            $step->down($reading($edge * self::MOST_OF_EDGE)),
+            // The corner is nearer to the cut than to the point on the rail.
+            $step->down(Length::atMost($along * self::MOST_OF_RAIL)),
+        );
         $k = $set->toMillimetres();
 
         return new self($set, $along * $k / sqrt($along ** 2 - $k ** 2), MakeUp::of(new Term(TermKind::Slant, $exact))->roundedTo($set));

@@ -121,7 +121,7 @@ final readonly class Wall
         [$x1, $x2, $y1, $y2] = [$grid->columns->edge($c), $grid->columns->edge($c + 1), $grid->rows->edge($r), $grid->rows->edge($r + 1)];
         $height = $x1 - $grid->columns->edge($c - 1);
         [$tallY, $tallX] = [$y1 - $grid->rows->edge($r - 1), $height];
-        $wedge = min(self::WEDGE_MM, $height / 4);
+        $wedge = min(self::WEDGE_MM, $height / 4, ($x2 - $x1) / 4, ($y2 - $y1) / 4);
         $builder = (new PatternBuilder)
             ->face('base', $grid->cell($c, $r))
             ->face('left-wall', $grid->cell($c - 1, $r))->hinge('base', 'left-wall', 90, "x$c")
