@@ -225,3 +225,11 @@ test('a setting beyond the tools’ reach is said before paper is cut', async ({
   await expect(fit).toHaveAttribute('data-ok', 'false')
   await expect(fit).toContainText('the tools reach 2 in')
 })
+
+test('what holds the flap is drawn where it goes', async ({ page }) => {
+  await openNew(page)
+  await page.getByRole('button', { name: /^How it is held shut/ }).click()
+  await page.getByRole('menuitemradio', { name: 'a closure dot' }).click()
+  await expect(page.locator('[data-layer=closure]')).toHaveCount(2)
+  await expect(page.getByText('Half a dot on each ring')).toBeVisible()
+})

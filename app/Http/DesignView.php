@@ -71,7 +71,7 @@ final readonly class DesignView
     /** @return array<string, string> by pointer */
     private function choices(Sized $sized): array
     {
-        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value];
+        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value, '/closure' => $sized->request->closure];
         foreach ($this->options($sized) as $option) {
             $option->kind === OptionKind::Choice && $choices["/options/$option->id"] = $sized->request->options->choice($option->id);
         }

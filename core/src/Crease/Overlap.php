@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Crease;
 
+use Closure;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
@@ -13,24 +14,57 @@ final class Overlap
 {
     /**
      * The part of a face that another one covers, in the coordinates of the flat sheet; null where they only touch or lie apart.
-     * Both faces must be convex and, folded, lie in one plane (paper has no thickness here).
+     * The other face must be convex, and both, folded, lie in one plane (paper has no thickness here).
      */
     public static function onFace(Folding $folding, int $face, int $other): ?Polygon
     {
+        $onSheet = self::backOf($folding, $face);
         $flat = array_map(fn (int $v) => $folding->pattern->vertices[$v], $folding->pattern->faces[$face]->vertices);
-        $folded = $folding->faces[$face];
-        // A rigid fold keeps the face's own frame: its first corner, its first side, and square to that.
-        $x = $folded[1]->minus($folded[0])->unit();
-        $y = self::normal($folded)->cross($x);
-        $flatX = $flat[1]->minus($flat[0])->times(1 / $flat[1]->minus($flat[0])->length());
-        $flatY = new Point(-$flatX->y, $flatX->x);
-        $onSheet = function (Vector $v) use ($folded, $flat, $x, $y, $flatX, $flatY): Point {
-            $from = $v->minus($folded[0]);
-
-            return $flat[0]->plus($flatX->times($x->dot($from)))->plus($flatY->times($y->dot($from)));
-        };
 
         return Polygon::of($flat)->intersection(Polygon::of(array_map($onSheet, $folding->faces[$other])));
+    }
+
+    /** Where on the flat sheet the point of a face is that lies, folded, at a place in space, or straight under it. */
+    public static function onSheet(Folding $folding, int $face, Vector $place): Point
+    {
+        return self::backOf($folding, $face)($place);
+    }
+
+    /** Where a point of the flat sheet comes to lie when it is carried along with a face, on it or beyond its edge. */
+    public static function inSpace(Folding $folding, int $face, Point $point): Vector
+    {
+        [$flat, $flatX, $flatY, $folded, $x, $y] = self::frames($folding, $face);
+        $from = $point->minus($flat);
+
+        return $folded->plus($x->times($flatX->dot($from)))->plus($y->times($flatY->dot($from)));
+    }
+
+    /** @return Closure(Vector): Point */
+    private static function backOf(Folding $folding, int $face): Closure
+    {
+        [$flat, $flatX, $flatY, $folded, $x, $y] = self::frames($folding, $face);
+
+        return function (Vector $v) use ($flat, $flatX, $flatY, $folded, $x, $y): Point {
+            $from = $v->minus($folded);
+
+            return $flat->plus($flatX->times($x->dot($from)))->plus($flatY->times($y->dot($from)));
+        };
+    }
+
+    /**
+     * A rigid fold keeps the face's own frame: its first corner, its first side, and square to that.
+     *
+     * @return array{Point, Point, Point, Vector, Vector, Vector} flat and folded: the corner and both directions
+     */
+    private static function frames(Folding $folding, int $face): array
+    {
+        $ring = $folding->pattern->faces[$face]->vertices;
+        [$a, $b] = [$folding->pattern->vertices[$ring[0]], $folding->pattern->vertices[$ring[1]]];
+        $folded = $folding->faces[$face];
+        $x = $folded[1]->minus($folded[0])->unit();
+        $flatX = $b->minus($a)->times(1 / $b->minus($a)->length());
+
+        return [$a, $flatX, new Point(-$flatX->y, $flatX->x), $folded[0], $x, self::normal($folded)->cross($x)];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
+use Gimbo\Core\Design\Closure;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Extras;
@@ -101,6 +102,7 @@ final readonly class DesignWriter
             'lie' => $piece->lie->value,
             'mats' => $this->mats($piece),
             'liner' => $this->liner($piece),
+            'closure' => $this->closure($piece),
         ];
     }
 
@@ -186,6 +188,18 @@ final readonly class DesignWriter
             'name' => $piece->pattern->faces[$face]->name,
             'ring' => array_map(fn ($v) => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS)], $piece->folding->faces[$face]),
         ], $piece->pattern->layers);
+    }
+
+    /** @return Json|null */
+    private function closure(Piece $piece): ?array
+    {
+        $closure = Closure::of($this->design->request->closure, $piece);
+        $at = fn (?Point $point): ?array => $point === null ? null : [round($point->x, self::DECIMALS), round($point->y, self::DECIMALS)];
+
+        return $closure === null ? null : [
+            'kind' => $closure->kind, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
+            'slit' => round($closure->slitMm, self::DECIMALS),
+        ];
     }
 
     /** @return list<array{float, float}>|null where mats are asked for, and it has a flap to line */

@@ -15,6 +15,7 @@ final readonly class SizingRequest
     /**
      * @param array<string, mixed> $spec the document it was read from
      * @param ?Length $border what shows around each mat; null where no mats are asked for
+     * @param string $closure one of Design\Closure::KINDS
      */
     public function __construct(
         public string $make,
@@ -26,6 +27,7 @@ final readonly class SizingRequest
         public Options $options,
         public array $spec,
         public ?Length $border = null,
+        public string $closure = 'none',
     ) {
     }
 }

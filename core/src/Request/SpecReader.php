@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Design\Closure;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Make\Make;
@@ -20,7 +21,7 @@ use Gimbo\Core\Tool\Tools;
 /** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
 final readonly class SpecReader
 {
-    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'system', 'tools', 'options', 'border'];
+    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'system', 'tools', 'options', 'border', 'closure'];
 
     private const MOST_ITEMS = 1000;
 
@@ -49,11 +50,12 @@ final readonly class SpecReader
             $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
         );
         $border = $in->length('/border');
+        $closure = $in->choice('/closure', Closure::KINDS, Closure::NONE);
         $in->throwProblems();
         assert($make !== null && is_array($spec));
         /** @var array<string, mixed> $spec */
 
-        return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec, $border);
+        return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec, $border, $closure);
     }
 
     private function make(FieldReader $in): ?Make

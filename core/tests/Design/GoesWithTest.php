@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Design;
 
+use Gimbo\Core\Crease\Overlap;
+use Gimbo\Core\Design\Closure;
 use Gimbo\Core\Design\Extras;
 use Gimbo\Core\Design\Mat;
 use Gimbo\Core\Design\Mats;
@@ -72,6 +74,26 @@ final class GoesWithTest extends TestCase
             self::assertGreaterThan($both * 0.7, $liner->area());
             self::assertLessThan($both, $liner->area());
         }
+    }
+
+    public function test_what_holds_a_flap_lies_where_the_flap_comes_to_lie(): void
+    {
+        foreach (['diagonal-envelope', 'straight-envelope', 'deep-envelope'] as $make) {
+            $piece = Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '3 mm']])->pieces[0];
+            $names = array_map(fn ($face) => $face->name, $piece->pattern->faces);
+            foreach (['dot' => 0.0, 'tuck' => 0.0, 'string' => 24.0] as $kind => $apart) {
+                $closure = Closure::of($kind, $piece);
+                self::assertNotNull($closure?->onBody, "$make $kind");
+                self::assertSame('bottom-flap', $closure->face);
+                self::assertTrue($piece->pattern->polygon($piece->pattern->faceNamed('top-flap'))->containsOrTouches($closure->onFlap));
+                // Carried along with their own faces, both halves of a dot come to the same place; discs lie apart.
+                $there = Overlap::inSpace($piece->folding, (int) array_search('top-flap', $names, true), $closure->onFlap);
+                $here = Overlap::inSpace($piece->folding, (int) array_search('bottom-flap', $names, true), $closure->onBody);
+                self::assertEqualsWithDelta($apart, $there->minus($here)->length(), 1e-6, "$make $kind");
+            }
+            self::assertNull(Closure::of('none', $piece));
+        }
+        self::assertNull(Closure::of('dot', Sizing::ofEverything()->size(self::DIAMOND)->pieces[0]), 'there is no flap to hold');
     }
 
     public function test_a_band_goes_once_round_and_overlaps(): void

@@ -1,4 +1,5 @@
 import type { DesignView, Piece } from '@/api/client'
+import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
@@ -12,6 +13,10 @@ interface GoesWithProps {
 
 /** What a metric or an imperial maker leaves showing around a mat, until she says otherwise. */
 const USUAL_BORDER = { imperial: '1/8 in', metric: '3 mm' }
+
+/** The face that is held shut, by the name the core gives it in every make that has one. */
+const CLOSING_FLAP = 'top-flap'
+const CLOSURES = ['none', 'dot', 'string', 'tuck']
 
 /** How many it takes, the band round it, and the mats for its panels. */
 export function GoesWith({ book, view, piece }: GoesWithProps) {
@@ -50,6 +55,23 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
       </dl>
       {piece.mats.some((mat) => mat.mirrors !== null) && (
         <p className="mt-1 text-[0.95rem] text-soft">{words('advice.left-and-right-are-mirror-images')}</p>
+      )}
+      {piece.fold['faces_gimbo:name'].includes(CLOSING_FLAP) && (
+        <p className="sentence text-[1.1rem]!">
+          {words('closure.held')}{' '}
+          <ChoicePart
+            label={words('field.closure')}
+            value={view.choices['/closure'] ?? 'none'}
+            face={words(`closure.${view.choices['/closure'] ?? 'none'}`)}
+            groups={[{ choices: CLOSURES.map((value) => ({ value, label: words(`closure.${value}`) })) }]}
+            onChoose={(to) => book.set([{ at: '/closure', to }])}
+          />
+        </p>
+      )}
+      {piece.closure && (
+        <p className="text-[0.95rem] text-soft">
+          {words(piece.closure.face === null ? 'closure.nothing-under' : `closure.${piece.closure.kind}.note`)}
+        </p>
       )}
       {hasMats && (
         <p className="sentence text-[1.1rem]!">

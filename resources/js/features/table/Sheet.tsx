@@ -4,7 +4,7 @@ import { Figure } from '@/ui/Figure'
 import { useSize } from '@/ui/useSize'
 import { Rulers } from './Rulers'
 import { pieceName } from './pieceName'
-import { centroid, isInside, middle, path, viewOf, type XY } from './geometry'
+import { centroid, isInside, middle, path, viewOf, type View, type XY } from './geometry'
 
 const RULER_PX = 74
 const TOP_PX = 46
@@ -131,6 +131,7 @@ export function Sheet({ design, piece, lit, hasAside = false, onLight }: SheetPr
               </g>
             )
           })}
+          {piece.closure && <ClosureMarks closure={piece.closure} view={view} />}
           <FlapNames piece={piece} at={view.at} />
         </svg>
       )}
@@ -193,6 +194,25 @@ function FlapNames({ piece, at }: { piece: Piece; at: (point: XY) => XY }) {
       >
         {name}
       </text>
+    )
+  })
+}
+
+/** Where what holds the flap goes: a ring on the flap, and one where the flap comes to lie. */
+function ClosureMarks({ closure, view }: { closure: NonNullable<Piece['closure']>; view: View }) {
+  return [closure.onFlap, closure.onBody].map((place, i) => {
+    if (!place) return null
+    const [x, y] = view.at(place as unknown as XY)
+    return (
+      <circle
+        key={i}
+        cx={x}
+        cy={y}
+        r={6 * view.scale}
+        className="fill-glue/35 stroke-glue"
+        strokeWidth="1.5"
+        data-layer="closure"
+      />
     )
   })
 }
