@@ -154,8 +154,10 @@ function PaperSheet({ book, view, catalogue }: SentenceProps) {
       {width && (
         <>
           {' '}
-          (<Field {...{ book, view }} at="/paper/sheet/width" /> ×{' '}
-          <Field {...{ book, view }} at="/paper/sheet/height" />)
+          <span className="whitespace-nowrap">
+            (<Field {...{ book, view }} at="/paper/sheet/width" /> ×{' '}
+            <Field {...{ book, view }} at="/paper/sheet/height" />)
+          </span>
         </>
       )}
     </>
