@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AlternativesController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\EditController;
@@ -22,6 +23,7 @@ Route::delete('designs/{design}', [DesignController::class, 'destroy']);
 Route::post('designs/{design}/restore', [DesignController::class, 'restore'])->withTrashed();
 Route::post('designs/{design}/copy', [DesignController::class, 'copy']);
 
+Route::get('designs/{design}/alternatives', AlternativesController::class);
 Route::post('designs/{design}/edits', [EditController::class, 'store']);
 Route::post('designs/{design}/undo', [EditController::class, 'undo']);
 Route::post('designs/{design}/redo', [EditController::class, 'redo']);

@@ -4,19 +4,23 @@ declare(strict_types=1);
 
 namespace Gimbo\Core;
 
+use Gimbo\Core\Design\Alternative;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Reach;
+use Gimbo\Core\Design\Setting;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Change;
 use Gimbo\Core\Request\Field;
 use Gimbo\Core\Request\Fields;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Request\SpecReader;
+use Gimbo\Core\Sheet\NothingLeft;
 
 /** The one entry to the core: a spec in, a design out. The command and the web application both come in here. */
 final readonly class Sizing
@@ -79,10 +83,51 @@ final readonly class Sizing
         return SpecEditor::apply($request, $this->fields($request), $changes);
     }
 
-    private function design(mixed $spec): Design
+    /**
+     * What a step up and a step down of each setting would do, every other setting as it is.
+     *
+     * @return list<Alternative> in the order of the pieces and of their measures, each setting once
+     *
+     * @throws InvalidDocument
+     */
+    public function alternatives(mixed $spec): array
     {
         $request = $this->request($spec);
+        $design = $this->designFor($request);
+        $alternatives = [];
+        foreach ($design->pieces as $piece) {
+            foreach (Setting::of($piece) as $setting) {
+                foreach ([1, -1] as $steps) {
+                    $by = $setting->step($request->tools)->times($steps);
+                    $moved = $this->moved($request, $piece->id, $setting, $by);
+                    $moved === null || $alternatives[] = new Alternative($piece->id, $setting, $steps, $setting->at->plus($by), Alternative::changes($design, $moved));
+                }
+            }
+        }
 
+        return $alternatives;
+    }
+
+    /** The design with one setting moved; null where that leaves nothing of it, or of a panel. */
+    private function moved(SizingRequest $request, string $piece, Setting $setting, Length $by): ?Design
+    {
+        if (! $setting->at->plus($by)->isPositive()) {
+            return null;
+        }
+        try {
+            return $this->designFor($request->withTools($request->tools->withMoved($piece, $setting->name, $by)));
+        } catch (NothingLeft) {
+            return null;
+        }
+    }
+
+    private function design(mixed $spec): Design
+    {
+        return $this->designFor($this->request($spec));
+    }
+
+    private function designFor(SizingRequest $request): Design
+    {
         $design = $this->make($request->make)->design($request);
         $reach = Reach::of($design);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Exchange\ThumbnailWriter;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Measure\LengthFormatter;
@@ -25,6 +26,7 @@ final class CatalogueController
             'makes' => array_map(fn (Make $make) => [
                 'id' => $make->id(),
                 'drawing' => ThumbnailWriter::write($sizing->size(['make' => $make->id(), 'holds' => self::SAMPLE])->pieces[0]),
+                'picture' => StillWriter::write($sizing->size(['make' => $make->id(), 'holds' => self::SAMPLE])),
                 'options' => array_map(fn (OptionSpec $option) => [
                     'id' => $option->id, 'kind' => $option->kind->value, 'choices' => $option->choices, 'least' => $option->least, 'most' => $option->most,
                     'when' => $option->when === null ? null : ['option' => $option->when[0], 'choice' => $option->when[1]],

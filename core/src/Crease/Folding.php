@@ -66,26 +66,45 @@ final readonly class Folding
         return $double < 0;
     }
 
-    /** @return array<int, Motion> by face */
-    private static function motions(Pattern $pattern, float $share): array
+    /**
+     * The shortest chains of hinges from a face to every other, parents before children.
+     *
+     * @return array<int, array{parent: int, edge: Edge, from: int, to: int}> by face; the hinge's ends as the parent walks it anticlockwise
+     */
+    public static function tree(Pattern $pattern, int $root = 0): array
     {
         $hinges = self::hinges($pattern);
-        $motions = [0 => Motion::none()];
-        $queue = [0];
+        $tree = [];
+        $queue = [$root];
         while ($queue !== []) {
             $face = array_shift($queue);
             foreach ($hinges[$face] ?? [] as [$next, $edge, $from, $to]) {
-                if (isset($motions[$next])) {
+                if ($next === $root || isset($tree[$next])) {
                     continue;
                 }
-                // Walking anticlockwise from $from to $to the neighbour lies on the right; a valley lifts it.
-                $turn = Motion::about($pattern->vertices[$to], $pattern->vertices[$from], $edge->foldDegrees * $share);
-                $motions[$next] = $motions[$face]->after($turn);
+                $tree[$next] = ['parent' => $face, 'edge' => $edge, 'from' => $from, 'to' => $to];
                 $queue[] = $next;
             }
         }
-        if (count($motions) !== count($pattern->faces)) {
+        if (count($tree) !== count($pattern->faces) - 1) {
             throw new LogicException('A face hangs on no hinge.');
+        }
+
+        return $tree;
+    }
+
+    /** The turn of a hinge: walking anticlockwise from $from to $to the neighbour lies on the right; a valley lifts it. */
+    public static function turn(Pattern $pattern, int $from, int $to, float $degrees): Motion
+    {
+        return Motion::about($pattern->vertices[$to], $pattern->vertices[$from], $degrees);
+    }
+
+    /** @return array<int, Motion> by face */
+    private static function motions(Pattern $pattern, float $share): array
+    {
+        $motions = [0 => Motion::none()];
+        foreach (self::tree($pattern) as $face => ['parent' => $parent, 'edge' => $edge, 'from' => $from, 'to' => $to]) {
+            $motions[$face] = $motions[$parent]->after(self::turn($pattern, $from, $to, $edge->foldDegrees * $share));
         }
 
         return $motions;

@@ -18,6 +18,7 @@ final readonly class Measure
 {
     /**
      * @param list<string> $creases the creases it makes, by name
+     * @param ?string $setting its name among the piece's settings, where it can be moved by itself: equal names are one setting
      * @param ?int $side which side of the sheet, counted in the order they are turned to the tool
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Measure
         public array $creases = [],
         public ?int $side = null,
         public ?Length $standoff = null,
+        public ?string $setting = null,
     ) {
     }
 }

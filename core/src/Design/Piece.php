@@ -21,6 +21,8 @@ final readonly class Piece
      * @param list<Measure> $measures in the order they are set
      * @param array<string, Polygon> $glue where glue goes, by the face it is put on, on the flat sheet
      * @param ?Polygon $contents where the contents lie on the flat sheet
+     * @param array<string, list<float>> $bends of creases that fold only together: the angle of each in degrees, at equal shares of the way from flat to folded
+     * @param list<Place> $places where each copy belongs when all pieces are put together; empty where it is shown by itself
      */
     public function __construct(
         public string $id,
@@ -36,6 +38,17 @@ final readonly class Piece
         public ?Polygon $contents = null,
         public Lie $lie = Lie::Square,
         public ?MakeUp $heightMadeOf = null,
+        public array $bends = [],
+        public array $places = [],
     ) {
+    }
+
+    /** The same piece, with a place among the others for each of its copies. */
+    public function placed(Place ...$places): self
+    {
+        return new self(
+            $this->id, $this->count, $this->sheet, $this->exact, $this->sheetMadeOf, $this->measures, $this->pattern, $this->folding, $this->folded,
+            $this->glue, $this->contents, $this->lie, $this->heightMadeOf, $this->bends, array_values($places),
+        );
     }
 }

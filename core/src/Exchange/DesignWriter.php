@@ -4,20 +4,24 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
+use Gimbo\Core\Design\Bend;
 use Gimbo\Core\Design\Closure;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Extras;
+use Gimbo\Core\Design\FoldPlan;
 use Gimbo\Core\Design\Mat;
 use Gimbo\Core\Design\Mats;
 use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Design\Place;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Rectangle;
@@ -96,7 +100,7 @@ final readonly class DesignWriter
                 'height' => round($piece->folded->height, self::DECIMALS),
                 'depth' => round($piece->folded->depth, self::DECIMALS),
             ],
-            'layers' => $this->layers($piece),
+            'folding' => $this->folding($piece),
             'glue' => array_map(self::ring(...), array_values($piece->glue)),
             'contents' => $piece->contents === null ? null : self::ring($piece->contents),
             'lie' => $piece->lie->value,
@@ -177,17 +181,24 @@ final readonly class DesignWriter
         ], $madeOf->terms);
     }
 
-    /**
-     * The flat folded piece seen from the side its flaps are on, the lowest face first; empty where it does not lie flat.
-     *
-     * @return list<array{name: ?string, ring: list<array{float, float}>}>
-     */
-    private function layers(Piece $piece): array
+    /** @return Json how it is folded, moment by moment: see Design\FoldPlan */
+    private function folding(Piece $piece): array
     {
-        return array_map(fn (int $face) => [
-            'name' => $piece->pattern->faces[$face]->name,
-            'ring' => array_map(fn ($v) => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS)], $piece->folding->faces[$face]),
-        ], $piece->pattern->layers);
+        $plan = FoldPlan::of($piece, $this->design);
+        $vector = fn (Vector $v): array => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS), round($v->z, self::DECIMALS)];
+
+        return [
+            'root' => $plan->root,
+            'bends' => array_map(fn (Bend $bend) => [
+                'face' => $bend->face, 'parent' => $bend->parent, 'from' => $bend->from, 'to' => $bend->to, 'stage' => $bend->stage,
+                'degrees' => array_map(fn (float $degrees) => round($degrees, self::DECIMALS), $bend->degrees),
+            ], $plan->bends),
+            'stages' => $plan->stages,
+            'lifts' => array_map(fn (int $face) => $vector($plan->lifts[$face] ?? new Vector(0, 0, 0)), array_keys($piece->pattern->faces)),
+            'contents' => $plan->contentsFace === null ? null : ['face' => $plan->contentsFace, 'depth' => self::mm($plan->contentsDepth)],
+            'side' => $plan->side,
+            'places' => array_map(fn (Place $place) => ['turn' => $place->turnDegrees, 'shift' => $vector($place->shift)], $piece->places),
+        ];
     }
 
     /** @return Json|null */

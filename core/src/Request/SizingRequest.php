@@ -30,4 +30,9 @@ final readonly class SizingRequest
         public string $closure = 'none',
     ) {
     }
+
+    public function withTools(Tools $tools): self
+    {
+        return new self($this->make, $this->item, $this->clearance, $this->paper, $this->system, $tools, $this->options, $this->spec, $this->border, $this->closure);
+    }
 }

@@ -37,6 +37,7 @@ final readonly class GridAxis
         public Length $total,
         public Length $exact,
         public MakeUp $madeOf,
+        private string $setting,
     ) {
     }
 
@@ -45,20 +46,33 @@ final readonly class GridAxis
      * @param MakeUp $main what the main strip needs
      * @param list<Strip> $after from the far edge inwards
      * @param bool $isContained whether the main strip must not come out larger than it needs, instead of not smaller
+     *
+     * @throws NothingLeft where a setting was moved across another
      */
     public static function of(Axis $axis, array $before, MakeUp $main, array $after, Tools $tools, bool $isContained = false): self
     {
         [$near, $far] = $axis === Axis::Width ? ['left', 'right'] : ['bottom', 'top'];
         $name = $axis === Axis::Width ? 'x' : 'y';
-        [$nearWidths, $nearScores] = self::counted($before, $axis, $near, $tools, fn (int $i) => $name.($i + 1));
         $lines = count($before) + count($after);
-        [$farWidths, $farScores] = self::counted($after, $axis, $far, $tools, fn (int $i) => $name.($lines - $i));
+        // All lines at one reading are one setting; when it is moved, the lines at other readings stay where they are.
+        $counted = fn (bool $isMoved): array => [
+            self::counted($before, $axis, $near, $tools, fn (int $i) => $name.($i + 1), $isMoved),
+            self::counted($after, $axis, $far, $tools, fn (int $i) => $name.($lines - $i), $isMoved),
+        ];
+        [[$nearWidths], [$farWidths]] = $counted(false);
         $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
         $needs = array_map(fn (Strip $strip) => $strip->need, [...$before, ...$after]);
         $madeOf = array_reduce($needs, fn (MakeUp $sum, MakeUp $need) => $sum->and($need), $main);
         $whole = $outer->plus($main->figure());
         $total = $isContained ? Length::max($tools->cut->down($whole), $tools->cut->up($outer->plus(Length::ofTicks(1)))) : $tools->cut->up($whole);
+        [[$nearWidths, $nearScores], [$farWidths, $farScores]] = $counted(true);
+        $setting = "cut-$total->ticks";
+        $total = $total->plus($tools->moved($setting));
+        $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
         $widths = [...$nearWidths, $total->minus($outer), ...array_reverse($farWidths)];
+        foreach ($widths as $width) {
+            $width->isPositive() || throw NothingLeft::of('strip');
+        }
         $at = Length::zero();
         $positions = [];
         foreach (array_slice($widths, 0, -1) as $width) {
@@ -68,14 +82,14 @@ final readonly class GridAxis
 
         return new self(
             $axis, $widths, $positions, [...$nearScores, ...array_reverse($farScores)], count($before),
-            $total, $madeOf->figure(), $madeOf->roundedTo($total),
+            $total, $madeOf->figure(), $madeOf->roundedTo($total), $setting,
         );
     }
 
     /** The setting that cuts the sheet to this length. */
     public function cut(): Measure
     {
-        return new Measure(MeasureKind::Cut, ToolKind::Trimmer, $this->axis, $this->axis === Axis::Width ? 'left' : 'top', $this->total, $this->madeOf);
+        return new Measure(MeasureKind::Cut, ToolKind::Trimmer, $this->axis, $this->axis === Axis::Width ? 'left' : 'top', $this->total, $this->madeOf, setting: $this->setting);
     }
 
     public function width(int $strip): Length
@@ -103,19 +117,22 @@ final readonly class GridAxis
      * @param callable(int): string $crease the name of the line that ends a strip
      * @return array{list<Length>, list<Measure>}
      */
-    private static function counted(array $strips, Axis $axis, string $from, Tools $tools, callable $crease): array
+    private static function counted(array $strips, Axis $axis, string $from, Tools $tools, callable $crease, bool $isMoved): array
     {
         $widths = [];
         $scores = [];
-        $reading = Length::zero();
+        $reading = $last = Length::zero();
         $madeOf = MakeUp::of();
         foreach ($strips as $i => $strip) {
             $need = $strip->need->figure();
             $width = $strip->isContained ? Length::max($tools->score->down($need), $tools->score->size) : $tools->score->up($need);
             $reading = $reading->plus($width);
             $madeOf = $madeOf->and($strip->need->roundedTo($width));
-            $widths[] = $width;
-            $scores[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $from, $reading, $madeOf, [$crease($i)]);
+            $setting = "score-$reading->ticks";
+            $at = $isMoved ? $reading->plus($tools->moved($setting)) : $reading;
+            $widths[] = $at->minus($last);
+            $last = $at;
+            $scores[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $from, $at, $madeOf->roundedTo($at), [$crease($i)], setting: $setting);
         }
 
         return [$widths, $scores];

@@ -45,6 +45,11 @@ final class PunchedSquare
             [$side, $mark] = [$otherSide, $otherMark];
             $madeOf = $wide->share($across)->plus($seam)->roundedTo($mark);
         }
+        $side = $side->plus($tools->moved('side'));
+        $mark = $mark->plus($tools->moved('mark'));
+        // The second mark stays where it is read when the first one moves.
+        $gap = $depth === null ? $gap : $gap->plus($tools->moved('second-mark'))->minus($tools->moved('mark'));
+        $madeOf = $madeOf->roundedTo($mark);
         $rest = $side->minus($mark)->minus($gap);
         [$p, $q] = $isFromShortEnd ? [$mark, $rest] : [$rest, $mark];
         $square = new TurnedSquare(
@@ -87,11 +92,11 @@ final class PunchedSquare
         $marks = [];
         foreach ($corners as $i => $flaps) {
             $from = $i % 2 === ($isFromShortEnd ? 0 : 1) ? 'left' : 'right';
-            $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark, $madeOf, $flaps, $i + 1);
+            $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark, $madeOf, $flaps, $i + 1, setting: 'mark');
             if ($depth !== null) {
                 $second = $madeOf->and(self::gap($depth)->roundedTo($gap));
                 $gussets = array_map(fn (string $flap) => str_replace('flap', 'gusset', $flap), $flaps);
-                $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark->plus($gap), $second, $gussets, $i + 1);
+                $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark->plus($gap), $second, $gussets, $i + 1, setting: 'second-mark');
             }
         }
 

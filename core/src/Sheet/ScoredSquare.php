@@ -35,8 +35,14 @@ final class ScoredSquare
         $exact = Length::atLeast($exactDiagonal->toMillimetres() / M_SQRT2)->plus($seam->times(2));
         $side = $tools->cut->up(Length::atLeast($halfWide->plus($halfHigh, $deep)->toMillimetres() * M_SQRT2)->plus($seam->times(2)));
 
+        $readingOf = fn (Length $side): Length => $tools->score->up(Length::nearestTo($side->toMillimetres() / M_SQRT2));
+        // What is read on the board stays, whatever the sheet was cut to.
+        $wideAt = $readingOf($side)->minus($halfWide)->plus($tools->moved('sides'));
+        $highAt = $readingOf($side)->minus($halfHigh)->plus($tools->moved('ends'));
+        $side = $side->plus($tools->moved('side'));
         $half = Length::nearestTo($side->toMillimetres() / M_SQRT2);
-        $middle = $tools->score->up($half);
+        $middle = $readingOf($side);
+        [$halfWide, $halfHigh] = [$middle->minus($wideAt), $middle->minus($highAt)];
         $standoff = $middle->minus($half);
         $across = 1 / M_SQRT2;
         $slip = Length::nearestTo((2 + M_SQRT2) * Fit::handMiss()->toMillimetres());
@@ -46,8 +52,8 @@ final class ScoredSquare
             $wide->share($across)->and($high->share($across))->and($depth?->share(M_SQRT2) ?? MakeUp::of())
                 ->plus(new Term(TermKind::Seam, $seam->times(2)))->roundedTo($side),
             [
-                ...self::scores(Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT], $middle->minus($halfWide), $deep, self::madeOf($half, $wide, $standoff, $middle->minus($halfWide)), $depth, $standoff, 1),
-                ...self::scores(Axis::CrossDiagonal, ['top-right' => Flap::TOP, 'bottom-left' => Flap::BOTTOM], $middle->minus($halfHigh), $deep, self::madeOf($half, $high, $standoff, $middle->minus($halfHigh)), $depth, $standoff, 3),
+                ...self::scores(Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT], $wideAt, $deep, self::madeOf($half, $wide, $standoff, $wideAt), $depth, $standoff, 1),
+                ...self::scores(Axis::CrossDiagonal, ['top-right' => Flap::TOP, 'bottom-left' => Flap::BOTTOM], $highAt, $deep, self::madeOf($half, $high, $standoff, $highAt), $depth, $standoff, 3),
             ],
             new TurnedSquare($side->toMillimetres(), $halfWide->toMillimetres() * 2, $halfHigh->toMillimetres() * 2, $deep->toMillimetres()),
             $slip, $slip, Lie::CornerUp, $tools->cut,
@@ -76,7 +82,7 @@ final class ScoredSquare
                 $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face->minus($deep), $outer, [$flap], $side, $standoff);
             }
             $crease = $depth === null ? $flap : str_replace('flap', 'gusset', $flap);
-            $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face, $madeOf, [$crease], $side, $standoff);
+            $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face, $madeOf, [$crease], $side, $standoff, $axis === Axis::Diagonal ? 'sides' : 'ends');
             $side++;
         }
 

@@ -25,6 +25,7 @@ final readonly class TurnedSquare
     /** @param float $side of the square; @param float $width and @param float $height of the face between its folds; @param float $depth of a gusset round it, mm */
     public function __construct(public float $side, public float $width, public float $height, public float $depth = 0.0)
     {
+        min($width, $height) > 0 && $depth >= 0 && $this->inset() > 0 || throw NothingLeft::of('face or its seam');
     }
 
     public function diagonal(): float

@@ -11,7 +11,9 @@ export type Step = Schemas['Step']
 export type Catalogue = Schemas['Catalogue']
 export type NamedSize = Schemas['NamedSize']
 export type ShelfCard = Schemas['ShelfCard']
+export type Alternative = Schemas['Alternative']
 export type Thumbnail = Schemas['Thumbnail']
+export type Still = Schemas['Still']
 export type Problem = Schemas['Problem']
 export type System = Schemas['System']
 export type Change = { at: string; to: unknown } | { at: string; nudge: number }
@@ -59,6 +61,7 @@ export const api = {
   /** The file as it is: the server says what is wrong with it, line or field. */
   takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
   design: (id: string) => ask<DesignView>('GET', design(id)),
+  alternatives: (id: string) => ask<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
   copy: (id: string, name: string) => ask<DesignView>('POST', `${design(id)}/copy`, { name }),
   takeOff: (id: string) => ask<object>('DELETE', design(id)),
   putBack: (id: string) => ask<ShelfCard>('POST', `${design(id)}/restore`),

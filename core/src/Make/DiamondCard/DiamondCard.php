@@ -64,7 +64,7 @@ final readonly class DiamondCard implements Make
     public function design(SizingRequest $request): Design
     {
         $grid = self::grid($request);
-        $piece = GridPiece::of('card', $grid, self::pattern($grid), more: self::marks($grid));
+        $piece = GridPiece::of('card', $grid, self::pattern($grid), more: self::marks($grid), bends: Collapse::bends(2 * $grid->columns->width(1)->toMillimetres(), $grid->rows->main()->toMillimetres()));
         [$a, $height] = [$grid->columns->width(0), $grid->rows->main()];
         $size = new Extents($a->times(2), $height, Length::zero());
 
@@ -134,6 +134,14 @@ final readonly class DiamondCard implements Make
                 ->hinge("$side-lower-outer", "$side-diamond", 180, $slant)->hinge("$side-upper-outer", "$side-diamond", 180, $slant);
         }
 
-        return $builder->build();
+        return $builder->layers(
+            ...self::bothSides('diamond', 'lower-outer', 'upper-outer', 'lower', 'upper', 'inner'), ...['middle'],
+        )->build();
+    }
+
+    /** @return list<string> */
+    private static function bothSides(string ...$faces): array
+    {
+        return array_merge(...array_map(fn (string $face) => ["left-$face", "right-$face"], array_values($faces)));
     }
 }

@@ -8,6 +8,8 @@ use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\FoldPlan;
+use Gimbo\Core\Design\Place;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -74,7 +76,8 @@ final readonly class LanternCard implements Make
             ->face('right-tab', $grid->cell(4, 0))->hinge('right-side', 'right-tab', -180, 'x4')
             ->layers('front', 'left-side', 'right-side', 'left-tab', 'right-tab')
             ->build();
-        $piece = GridPiece::of('strip', $grid, $pattern, count: 2);
+        $strip = GridPiece::of('strip', $grid, $pattern, count: 2);
+        $piece = $strip->placed(Place::asItLies(), Place::turnedOver($strip->sheet, $strip->sheet, 2 * count($pattern->layers) * FoldPlan::lift($request->paper)));
         [$face, $side, $height] = [$grid->columns->main(), $grid->columns->width(1), $grid->rows->main()];
         $apart = $side->times(2);
 

@@ -70,9 +70,9 @@ final readonly class NoteWallet implements Make
         $gusset = $request->options->length('gusset') === null ? self::gusset($request) : MakeUp::of(new Term(TermKind::Depth, $chosen['gusset']));
         $pocket = Strip::atLeast(BoxRoom::needed($request, Dimension::Width, 0));
         $flap = Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, $chosen['pocketHeight'])));
-        $rows = GridAxis::of(Axis::Height, [$flap], $gusset, [Strip::atLeast(BoxRoom::needed($request, Dimension::Height, 0))], $request->tools);
+        $rows = GridAxis::of(Axis::Height, [$flap], $gusset, [Strip::atLeast(BoxRoom::needed($request, Dimension::Height, 0))], $request->tools->for('cover'));
         $spine = MakeUp::of(new Term(TermKind::Gusset, $rows->main()->times(2)));
-        $cover = new GridSheet(GridAxis::of(Axis::Width, [$pocket], $spine, [$pocket], $request->tools), $rows);
+        $cover = new GridSheet(GridAxis::of(Axis::Width, [$pocket], $spine, [$pocket], $request->tools->for('cover')), $rows);
         $pieces = [
             GridPiece::of('cover', $cover, self::cover($cover), $cover->centredIn(0, 2, $request->item->width->toMillimetres(), $request->item->height->toMillimetres())),
             self::cornerGusset($cover, $request),
@@ -133,8 +133,8 @@ final readonly class NoteWallet implements Make
     {
         $tab = Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, Length::inches(1, 2))));
         $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [$tab], MakeUp::of(new Term(TermKind::Gusset, $cover->rows->main())), [$tab], $request->tools),
-            GridAxis::of(Axis::Height, [], MakeUp::of(new Term(TermKind::Flap, $cover->rows->width(0))), [], $request->tools, isContained: true),
+            GridAxis::of(Axis::Width, [$tab], MakeUp::of(new Term(TermKind::Gusset, $cover->rows->main())), [$tab], $request->tools->for('corner-gusset')),
+            GridAxis::of(Axis::Height, [], MakeUp::of(new Term(TermKind::Flap, $cover->rows->width(0))), [], $request->tools->for('corner-gusset'), isContained: true),
         );
         $pattern = (new PatternBuilder)->face('side', $grid->cell(1, 0))
             ->face('left-tab', $grid->cell(0, 0))->hinge('side', 'left-tab', 90, 'x1')
@@ -148,8 +148,8 @@ final readonly class NoteWallet implements Make
         $flap = Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, Length::min(Length::inches(1), $cover->columns->width(0)->timesNearest(1, 3)))));
         $body = $cover->columns->width(0)->minus($request->tools->score->up($flap->need->figure()));
         $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $request->tools->cut->size))), [$flap], $request->tools),
-            GridAxis::of(Axis::Height, [], MakeUp::of(new Term(TermKind::Flap, Length::inches(2))), [], $request->tools),
+            GridAxis::of(Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $request->tools->cut->size))), [$flap], $request->tools->for('strap')),
+            GridAxis::of(Axis::Height, [], MakeUp::of(new Term(TermKind::Flap, Length::inches(2))), [], $request->tools->for('strap')),
         );
         $pattern = (new PatternBuilder)->face('strap', $grid->cell(0, 0))->face('strap-flap', $grid->cell(1, 0))->hinge('strap', 'strap-flap', 90, 'x1')->build();
 

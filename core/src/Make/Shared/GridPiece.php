@@ -17,15 +17,18 @@ use Gimbo\Core\Sheet\GridSheet;
 /** A piece cut from a sheet of columns and rows: folded, boxed, and its glue found from what is glued to what. */
 final class GridPiece
 {
-    /** @param list<Measure> $more measures after the cuts and scores */
-    public static function of(string $id, GridSheet $grid, Pattern $pattern, ?Polygon $contents = null, array $more = [], int $count = 1): Piece
+    /**
+     * @param list<Measure> $more measures after the cuts and scores
+     * @param array<string, list<float>> $bends see Piece
+     */
+    public static function of(string $id, GridSheet $grid, Pattern $pattern, ?Polygon $contents = null, array $more = [], int $count = 1, array $bends = []): Piece
     {
         $folding = Folding::of($pattern);
 
         return new Piece(
             $id, $count, $grid->sheet(), $grid->exact(), $grid->columns->madeOf,
             [...$grid->measures(), ...$more], $pattern, $folding, FoldedBox::around($folding, new Point(1, 0)),
-            self::glue($pattern, $folding), $contents, heightMadeOf: $grid->rows->madeOf,
+            self::glue($pattern, $folding), $contents, heightMadeOf: $grid->rows->madeOf, bends: $bends,
         );
     }
 

@@ -53,7 +53,7 @@ final class TurnedMethod
     /** @return list<Measure> in the order they are set: the cuts, the marks or scores, what trims the tips */
     public static function measures(TurnedLayout $layout): array
     {
-        $cut = fn (Axis $axis, string $from): Measure => new Measure(MeasureKind::Cut, ToolKind::Trimmer, $axis, $from, $layout->side, $layout->sideMadeOf);
+        $cut = fn (Axis $axis, string $from): Measure => new Measure(MeasureKind::Cut, ToolKind::Trimmer, $axis, $from, $layout->side, $layout->sideMadeOf, setting: 'side');
 
         return [$cut(Axis::Width, 'left'), $cut(Axis::Height, 'top'), ...$layout->marks, ...$layout->trims];
     }

@@ -35,7 +35,7 @@ final class Dividers
             new Term(TermKind::Face, $length),
             new Term(TermKind::Margin, Length::inches(-1, 4)),
             ...($tab === null ? [] : [new Term(TermKind::Flap, $tab)]),
-        ), [], $request->tools, isContained: true);
+        ), [], $request->tools->for(self::FACE), isContained: true);
         $grid = new GridSheet($less($width, Axis::Width), $less($height, Axis::Height, Length::inches(1, 2)));
         $pieces = [];
         for ($n = 0; $n < $count; $n++) {

@@ -9,7 +9,9 @@ use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Design\FoldPlan;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Design\Place;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -18,6 +20,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -77,7 +80,8 @@ final readonly class SlopeBox implements Make
     public function design(SizingRequest $request): Design
     {
         $chosen = $this->chosenLengths($request);
-        $tools = $request->tools;
+        $isOne = $request->options->count('sheets') === 1;
+        $tools = $request->tools->for($isOne ? 'box' : 'back-sheet');
         $depth = $request->options->length('depth') === null
             ? BoxRoom::needed($request, Dimension::Depth, 1)
             : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
@@ -86,17 +90,24 @@ final readonly class SlopeBox implements Make
         $columns = GridAxis::of(Axis::Width, [Strip::atLeast($depth)], BoxRoom::needed($request, Dimension::Width, 1), [Strip::atLeast($depth)], $tools);
         $whole = new GridSheet($columns, GridAxis::of(Axis::Height, [$front], $depth, [$back], $tools));
         $contents = $whole->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $whole->rows->width(2)->toMillimetres()));
-        if ($request->options->count('sheets') === 2) {
+        if (! $isOne) {
             $backSheet = new GridSheet($columns, GridAxis::of(Axis::Height, [], $depth, [$back], $tools));
-            $frontSheet = new GridSheet($columns, GridAxis::of(Axis::Height, [$front], $depth, [], $tools));
+            $frontSheet = new GridSheet($columns, GridAxis::of(Axis::Height, [$front], $depth, [], $request->tools->for('front-sheet')));
             $pieces = [
-                GridPiece::of('back-sheet', $backSheet, self::half($backSheet, 'back', 0, 1, $chosen['slope']->toMillimetres())),
-                GridPiece::of('front-sheet', $frontSheet, self::half($frontSheet, 'front', 1, 0, 0.0)),
+                GridPiece::of('back-sheet', $backSheet, self::half($backSheet, 'back', 0, 1, $chosen['slope']->toMillimetres()))->placed(Place::asItLies()),
+                GridPiece::of('front-sheet', $frontSheet, self::half($frontSheet, 'front', 1, 0, 0.0))
+                    ->placed(Place::asItLies(y: -$frontSheet->rows->edge(1), z: FoldPlan::lift($request->paper))),
             ];
         } else {
-            $pieces = [GridPiece::of('box', $whole, self::box($whole, $chosen['slope']->toMillimetres()), $contents)];
+            $pieces = [GridPiece::of('box', $whole, self::box($whole, $chosen['slope']->toMillimetres()), $contents)->placed(Place::asItLies())];
         }
-        array_push($pieces, ...Dividers::of($request->options->count('dividers'), $columns->main(), $whole->rows->width(2), $request));
+        $dividers = Dividers::of($request->options->count('dividers'), $columns->main(), $whole->rows->width(2), $request);
+        $floor = $isOne ? $whole->rows->edge(1) : 0.0;
+        foreach ($dividers as $n => $divider) {
+            $behind = $whole->rows->main()->toMillimetres() * ($n + 1) / (count($dividers) + 1);
+            $aside = $columns->edge(1) + ($columns->main()->toMillimetres() - $divider->sheet->width->toMillimetres()) / 2;
+            $pieces[] = $divider->placed(new Place(90.0, new Vector($aside, $floor + $behind, FoldPlan::lift($request->paper))));
+        }
         $t = $request->paper->caliper;
         $wide = $columns->main();
         $deep = $whole->rows->main();

@@ -8,6 +8,7 @@ use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Design\Place;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -85,14 +86,14 @@ final readonly class TrayAndLid implements Make
             : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
         $tray = $trayWall->grid(
             BoxRoom::needed($request, Dimension::Width, $trayWall->calipersInside()),
-            BoxRoom::needed($request, Dimension::Height, $trayWall->calipersInside()), $depth, $request->tools,
+            BoxRoom::needed($request, Dimension::Height, $trayWall->calipersInside()), $depth, $request->tools->for('tray'),
         );
         $over = fn (Axis $axis): MakeUp => MakeUp::of(
             new Term(TermKind::Tray, $axis === Axis::Width ? $tray->columns->main() : $tray->rows->main()),
             new Term(TermKind::Paper, $request->paper->caliper->times($lidWall->calipersOver())),
             new Term(TermKind::Play, $chosen['lidPlay']),
         );
-        $lid = $lidWall->grid($over(Axis::Width), $over(Axis::Height), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])), $request->tools);
+        $lid = $lidWall->grid($over(Axis::Width), $over(Axis::Height), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])), $request->tools->for('lid'));
         $item = $request->item;
         $pieces = [
             $trayWall->piece('tray', $tray, $request, $tray->centredIn($tray->columns->main, $tray->rows->main, $item->width->toMillimetres(), $item->height->toMillimetres())),
@@ -103,11 +104,15 @@ final readonly class TrayAndLid implements Make
         $wallHeight = $tray->columns->width($tray->columns->main - 1);
         $lidHeight = $lid->columns->width($lid->columns->main - 1);
         $inside = new Extents($tray->columns->main()->minus($walls), $tray->rows->main()->minus($walls), $wallHeight->minus($t->timesNearest(1, 2)));
+        $pieces = [
+            $pieces[0]->placed(Place::asItLies()),
+            $pieces[1]->placed(Place::turnedOver($pieces[1]->sheet, $pieces[0]->sheet, Length::max($wallHeight, $lidHeight)->plus($t)->toMillimetres())),
+        ];
         $closed = new Extents($lid->columns->main()->plus($t), $lid->rows->main()->plus($t), Length::max($wallHeight, $lidHeight)->plus($t));
 
         return new Design($request, $pieces, $inside, $closed, [
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
-            $this->lidGoesOn($tray->columns->main(), $lid->columns->main(), $lidWall, $chosen['lidPlay'], $t),
+            $this->lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $chosen['lidPlay'], $t),
             Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
             ...FromPaper::fits($pieces, $request),
         ], self::steps($pieces, $trayWall, $lidWall), BoxRoom::takes($request, $inside));
@@ -123,11 +128,12 @@ final readonly class TrayAndLid implements Make
         };
     }
 
-    private function lidGoesOn(Length $tray, Length $lid, Wall $wall, Length $play, Length $caliper): Fit
+    /** @param Length $larger by how much the lid is larger than the tray, where that is least */
+    private function lidGoesOn(Length $larger, Wall $wall, Length $play, Length $caliper): Fit
     {
         $paper = $caliper->times($wall->calipersOver());
 
-        return new Fit('lid-goes-on', $play, $lid->minus($tray)->minus($paper), Length::zero(), Fit::handMiss()->times(2), MakeUp::of(new Term(TermKind::Play, $play)));
+        return new Fit('lid-goes-on', $play, $larger->minus($paper), Length::zero(), Fit::handMiss()->times(2), MakeUp::of(new Term(TermKind::Play, $play)));
     }
 
     /**

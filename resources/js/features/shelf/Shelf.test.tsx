@@ -14,7 +14,10 @@ const drawing: Thumbnail = {
   mountains: [],
   valleys: [],
 }
-const catalogue = { makes: [{ id: 'folded-card', options: [], drawing }], sizes: [] } as Catalogue
+const catalogue = {
+  makes: [{ id: 'folded-card', options: [], picture: { width: 1, height: 1, faces: [] }, drawing }],
+  sizes: [],
+} as Catalogue
 
 const card = (id: string, name: string, fits = true): ShelfCard => ({
   id,

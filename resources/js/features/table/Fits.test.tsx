@@ -30,7 +30,15 @@ const check = (some: Partial<Check>): Check => ({
 
 function show(checks: Check[], isOneOfSeveral = false) {
   const onRemedy = vi.fn<(changes: Change[]) => void>()
-  render(<Fits checks={checks} isOneOfSeveral={isOneOfSeveral} onRemedy={onRemedy} />)
+  render(
+    <Fits
+      lit={new Set()}
+      onPoint={() => undefined}
+      checks={checks}
+      isOneOfSeveral={isOneOfSeveral}
+      onRemedy={onRemedy}
+    />,
+  )
   return onRemedy
 }
 

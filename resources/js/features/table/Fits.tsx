@@ -3,23 +3,38 @@ import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
 import { words } from '@/words'
 import { pieceName } from './pieceName'
+import { fitKey } from './useAlternatives'
 
 interface FitsProps {
   checks: Check[]
   /** Whether the design has more than one piece, so that a fit says which it is about. */
   isOneOfSeveral: boolean
+  /** The fits that hang on what is pointed at. */
+  lit: Set<string>
   onRemedy: (changes: Change[]) => void
+  onPoint: (fit: string | null) => void
 }
 
 /** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */
-export function Fits({ checks, isOneOfSeveral, onRemedy }: FitsProps) {
+export function Fits({ checks, isOneOfSeveral, lit, onRemedy, onPoint }: FitsProps) {
   const worstFirst = [...checks].sort(
     (a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack,
   )
   return (
     <ul className="space-y-0.5">
       {worstFirst.map((check) => (
-        <li key={check.id} data-check={check.id} data-ok={check.ok}>
+        <li
+          key={fitKey(check)}
+          data-check={check.id}
+          data-ok={check.ok}
+          data-lit={lit.has(fitKey(check))}
+          className="rounded-lg data-[lit=true]:bg-live-wash"
+          tabIndex={0}
+          onPointerEnter={() => onPoint(fitKey(check))}
+          onPointerLeave={() => onPoint(null)}
+          onFocus={() => onPoint(fitKey(check))}
+          onBlur={() => onPoint(null)}
+        >
           <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_5rem_4rem] items-center gap-3 px-2 py-1">
             <span className="leading-tight">
               {words(`check.${check.id}`)}

@@ -1,24 +1,28 @@
 import { ChevronDown } from 'lucide-react'
 import { Collapsible } from 'radix-ui'
-import type { Piece, Term } from '@/api/client'
+import type { Alternative, Piece, Term } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
-import { measureRows, rowNote } from './measureRows'
+import { measureRows, rowNote, type MeasureRow } from './measureRows'
+import { pieceName } from './pieceName'
 
 interface MeasuresProps {
   piece: Piece
   lit: number[]
+  alternatives: Alternative[] | null
+  /** Whether the design has more than one piece, so that a fit says which it is about. */
+  isOneOfSeveral: boolean
   onLight: (measures: number[]) => void
 }
 
-/** What the hand sets, in the order it is set; each figure opens into what it is made of. */
-export function Measures({ piece, lit, onLight }: MeasuresProps) {
+/** What the hand sets, in the order it is set; each figure opens into what it is made of, and what a step up or down would do. */
+export function Measures({ piece, lit, alternatives, isOneOfSeveral, onLight }: MeasuresProps) {
   return (
     <ol className="divide-y divide-line">
       {measureRows(piece).map((row) => {
         const note = rowNote(row)
         return (
-          <li key={row.key + row.text}>
+          <li key={row.key + row.measures.join()}>
             <Collapsible.Root>
               <Collapsible.Trigger
                 className={`group flex w-full cursor-pointer items-center gap-3 rounded-lg px-2 py-2.5 text-left hover:bg-live-wash ${
@@ -42,6 +46,7 @@ export function Measures({ piece, lit, onLight }: MeasuresProps) {
               </Collapsible.Trigger>
               <Collapsible.Content>
                 <MadeOf terms={row.madeOf} total={row.text} />
+                <StepsAway {...{ piece, row, alternatives, isOneOfSeveral }} />
               </Collapsible.Content>
             </Collapsible.Root>
           </li>
@@ -89,5 +94,51 @@ function MadeOf({ terms, total }: { terms: Term[]; total: string }) {
         </tr>
       </tbody>
     </table>
+  )
+}
+
+type StepsAwayProps = Pick<MeasuresProps, 'piece' | 'alternatives' | 'isOneOfSeveral'> & { row: MeasureRow }
+
+/** The same setting a step up and a step down, and what each would leave of the fits. */
+function StepsAway({ piece, row, alternatives, isOneOfSeveral }: StepsAwayProps) {
+  const away = (alternatives ?? []).filter(
+    (one) => one.piece === piece.id && one.measures.some((measure) => row.measures.includes(measure)),
+  )
+  if (away.length === 0) return null
+  return (
+    <div className="mb-3 grid gap-1.5 px-2">
+      {away.map((one) => (
+        <section
+          key={`${one.measures.join()} ${one.steps}`}
+          className="rounded-lg border border-line px-3 py-2"
+          data-steps={one.steps}
+        >
+          <h3 className="flex items-baseline justify-between gap-3 font-sans! text-[0.98rem] font-normal!">
+            <span>{words(one.steps > 0 ? 'measure.step-up' : 'measure.step-down')}</span>
+            <Figure text={one.text} className="text-lg font-semibold" />
+          </h3>
+          {one.fits.length === 0 && <p className="text-[0.95rem] text-soft">{words('measure.changes-nothing')}</p>}
+          <ul className="text-[0.95rem]">
+            {[...one.fits]
+              .sort((a, b) => Number(a.ok) - Number(b.ok))
+              .map((fit) => (
+                <li
+                  key={fit.id + (fit.piece ?? '')}
+                  className={`flex justify-between gap-3 ${fit.ok ? 'text-soft' : 'font-semibold text-warn'}`}
+                >
+                  <span>
+                    {words(`check.${fit.id}`)}
+                    {fit.piece && isOneOfSeveral && ` (${pieceName({ id: fit.piece, count: 1 })})`}
+                  </span>
+                  <span className="text-right whitespace-nowrap">
+                    {!fit.ok && `${words('measure.no-more')} `}
+                    <Figure text={fit.spare.replace(/^-/, '')} />
+                  </span>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+    </div>
   )
 }

@@ -5,14 +5,15 @@ import { api, Refused, type DesignView, type Piece, type Sized } from '@/api/cli
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
-import { Legend } from './Legend'
+import { Board } from './drawing/Board'
+import { Legend } from './drawing/Legend'
 import { measureRows, rowNote } from './measureRows'
-import { Sheet } from './Sheet'
 import { pieceName } from './pieceName'
 import { Steps } from './Steps'
 
 const SYSTEMS = ['imperial', 'metric'] as const
 const nothing = () => undefined
+const NOTHING_LIT = { piece: '', measures: [] }
 
 /** The measures of one design on paper, in both systems side by side: two roundings of one exact design. */
 export function PrintView({ designId }: { designId: string }) {
@@ -69,9 +70,9 @@ export function PrintView({ designId }: { designId: string }) {
         <section key={piece.id} className="mt-6 break-inside-avoid">
           {view.design.pieces.length > 1 && <h2 className="text-xl">{pieceName(piece)}</h2>}
           <div className="relative h-[25rem]">
-            <Sheet design={view.design} piece={piece} lit={[]} onLight={nothing} />
+            <Board design={view.design} pieces={[piece]} lit={NOTHING_LIT} hasLens={false} onLight={nothing} />
           </div>
-          <Legend piece={piece} />
+          <Legend pieces={[piece]} />
         </section>
       ))}
       <section className="mt-7">

@@ -6,12 +6,12 @@ import { hasWords, words, wordsAround } from '@/words'
 /** The work in order, in words. */
 interface StepsProps {
   design: Sized
-  /** The piece on the table: only its measures can be lit. */
-  piece?: Piece
-  onLight: (measures: number[]) => void
+  /** The measures pointed at, to show the steps that set them. */
+  lit?: { piece: string; measures: number[] }
+  onLight: (lit: { piece: string; measures: number[] }) => void
 }
 
-export function Steps({ design, piece: shown, onLight }: StepsProps) {
+export function Steps({ design, lit, onLight }: StepsProps) {
   return (
     <ol className="space-y-0.5">
       {design.steps.map((step, i) => {
@@ -19,9 +19,13 @@ export function Steps({ design, piece: shown, onLight }: StepsProps) {
         return (
           <li
             key={i}
-            className="grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash"
-            onPointerEnter={() => onLight(step.piece === shown?.id ? step.measures : [])}
-            onPointerLeave={() => onLight([])}
+            className={`grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash ${
+              lit?.piece === step.piece && step.measures.some((measure) => lit.measures.includes(measure))
+                ? 'bg-live-wash'
+                : ''
+            }`}
+            onPointerEnter={() => onLight({ piece: step.piece, measures: step.measures })}
+            onPointerLeave={() => onLight({ piece: step.piece, measures: [] })}
           >
             <span className="text-right pr-2.5 text-soft">{i + 1}</span>
             <span>

@@ -1,27 +1,32 @@
-import { useEffect, useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
 import { Tabs } from 'radix-ui'
-import type { Catalogue } from '@/api/client'
+import type { Catalogue, DesignView, Piece } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
+import { Figure } from '@/ui/Figure'
+import { Still } from '@/ui/Still'
 import { words } from '@/words'
-import { Closed } from './Closed'
-import { PieceTabs } from './PieceTabs'
-import { openDraftBook } from './draftBook'
+import { openDraftBook, type DraftBook } from './draftBook'
+import { Board, type Lit } from './drawing/Board'
+import { Legend } from './drawing/Legend'
 import { Fits } from './Fits'
 import { GoesWith } from './GoesWith'
-import { Legend } from './Legend'
 import { Measures } from './Measures'
+import { pieceName } from './pieceName'
+import { PieceTabs } from './PieceTabs'
 import { Sentence } from './Sentence'
-import { Sheet } from './Sheet'
 import { Steps } from './Steps'
 import { TopBar } from './TopBar'
+import { fitsOf, measuresOf, useAlternatives } from './useAlternatives'
 
-/** The design table: the request as a sentence, the sheet to scale, its measures, steps and fits. */
+const FoldView = lazy(() => import('./fold/FoldView'))
+
+const NOTHING: Lit = { piece: '', measures: [] }
+
+/** The design table: the request as a sentence, the sheets to scale or folding, their measures, steps and fits. */
 export function Table({ designId, catalogue }: { designId: string; catalogue: Catalogue }) {
   const book = useMemo(() => openDraftBook(designId), [designId])
   const { view, trouble, saving } = book.use()
-  const [lit, setLit] = useState<number[]>([])
-  const [chosen, setChosen] = useState('')
 
   useEffect(() => {
     void book.load()
@@ -31,19 +36,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
     document.title = view ? `${view.name} · Gimbo` : 'Gimbo'
   }, [view])
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
-      const isUndo = event.key.toLowerCase() === 'z' && !event.shiftKey
-      const isRedo = (event.key.toLowerCase() === 'z' && event.shiftKey) || event.key.toLowerCase() === 'y'
-      if (!isUndo && !isRedo) return
-      event.preventDefault()
-      if (isUndo) book.undo()
-      else book.redo()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [book])
+  useUndoKeys(book)
 
   if (!view) {
     return trouble ? (
@@ -58,13 +51,48 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
       <main className="p-10">{saving === 'unanswered' && <ErrorNote>{words('saving.waiting')}</ErrorNote>}</main>
     )
   }
+  return <Laid book={book} view={view} catalogue={catalogue} />
+}
 
+function useUndoKeys(book: DraftBook) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+      const isUndo = event.key.toLowerCase() === 'z' && !event.shiftKey
+      const isRedo = (event.key.toLowerCase() === 'z' && event.shiftKey) || event.key.toLowerCase() === 'y'
+      if (!isUndo && !isRedo) return
+      event.preventDefault()
+      if (isUndo) book.undo()
+      else book.redo()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [book])
+}
+
+interface LaidProps {
+  book: DraftBook
+  view: DesignView
+  catalogue: Catalogue
+}
+
+function Laid({ book, view, catalogue }: LaidProps) {
+  const { trouble, saving } = book.use()
+  const [lit, setLit] = useState<Lit>(NOTHING)
   const { design } = view
-  const piece = design.pieces.find((one) => one.id === chosen) ?? design.pieces[0]
-  if (!piece) return null
+  const shown = useShown(design.pieces)
+  const alternatives = useAlternatives(view, saving === 'saved')
+  const { pieces, isFold } = shown
+  const first = pieces[0]
+  if (!first) return null
+  const litOn = (piece: Piece) => (lit.piece === piece.id ? lit.measures : [])
+  const pointAtFit = (fit: string | null) => {
+    const piece = pieces.find((one) => fit !== null && measuresOf(alternatives, one.id, fit).length > 0)
+    setLit(piece && fit !== null ? { piece: piece.id, measures: measuresOf(alternatives, piece.id, fit) } : NOTHING)
+  }
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <TopBar book={book} view={view} piece={piece} />
+      <TopBar book={book} view={view} piece={first} />
       <main className="flex min-h-0 flex-1 flex-col">
         <h1 className="sr-only">{view.name}</h1>
         <div className="border-y border-line bg-panel px-6 py-2">
@@ -84,24 +112,30 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
           )}
         </div>
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]">
-          <section aria-label={words('sheet.section')} className="relative flex min-h-0 flex-col px-4 pt-3 pb-2">
-            {design.pieces.length > 1 && (
-              <PieceTabs
-                pieces={design.pieces}
-                now={piece.id}
-                onChoose={(id) => {
-                  setChosen(id)
-                  setLit([])
-                }}
-              />
-            )}
+          <section aria-label={words('sheet.section')} className="flex min-h-0 min-w-0 flex-col px-4 pt-2 pb-1">
+            <Bar view={view} shown={shown} />
             <div className="relative min-h-0 flex-1">
-              <Sheet hasAside={piece.layers.length > 1} design={design} piece={piece} lit={lit} onLight={setLit} />
-              <div className="absolute top-1 right-0">
-                {piece.layers.length > 1 && <Closed design={design} piece={piece} />}
-              </div>
+              {isFold ? (
+                <Suspense fallback={<p className="p-6 text-soft">{words('fold.loading')}</p>}>
+                  <FoldView
+                    pieces={design.pieces}
+                    chosen={shown.chosen}
+                    picture={view.picture}
+                    colour={view.choices['/paper/colour']}
+                  />
+                </Suspense>
+              ) : (
+                <Board
+                  design={design}
+                  pieces={pieces}
+                  isToOneScale={shown.isToOneScale}
+                  lit={lit}
+                  colour={view.choices['/paper/colour']}
+                  onLight={setLit}
+                />
+              )}
             </div>
-            <Legend piece={piece} />
+            {!isFold && <Legend pieces={pieces} />}
           </section>
           <aside
             aria-label={words('figures.section')}
@@ -121,17 +155,30 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
                 ))}
               </Tabs.List>
               <Tabs.Content value="measures">
-                <Measures key={piece.id} piece={piece} lit={lit} onLight={setLit} />
+                {pieces.map((piece) => (
+                  <section key={piece.id}>
+                    {pieces.length > 1 && <h2 className="mt-2 px-2 text-lg">{shown.nameOf(piece)}</h2>}
+                    <Measures
+                      piece={piece}
+                      lit={litOn(piece)}
+                      alternatives={alternatives}
+                      isOneOfSeveral={design.pieces.length > 1}
+                      onLight={(measures) => setLit({ piece: piece.id, measures })}
+                    />
+                  </section>
+                ))}
                 <h2 className="mt-3 mb-1 border-t border-line px-2 pt-3 text-lg">{words('fits.title')}</h2>
                 <Fits
                   isOneOfSeveral={design.pieces.length > 1}
                   checks={design.checks}
+                  lit={fitsOf(alternatives, lit.piece, lit.measures)}
                   onRemedy={(changes) => book.set(changes)}
+                  onPoint={pointAtFit}
                 />
-                <GoesWith book={book} view={view} piece={piece} />
+                <GoesWith book={book} view={view} piece={first} />
               </Tabs.Content>
               <Tabs.Content value="steps">
-                <Steps design={design} piece={piece} onLight={setLit} />
+                <Steps design={design} lit={lit} onLight={setLit} />
               </Tabs.Content>
             </Tabs.Root>
           </aside>
@@ -140,3 +187,101 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
     </div>
   )
 }
+
+/** What lies on the table: one piece or all, flat or folding; kept in the address, so that a reload shows the same. */
+function useShown(all: Piece[]) {
+  const [params, setParams] = useSearchParams()
+  const isFold = params.get('view') === 'fold'
+  const asked = params.get('piece')
+  const set = useCallback(
+    (name: string, value: string | null) =>
+      setParams(
+        (before) => {
+          const after = new URLSearchParams(before)
+          if (value === null) after.delete(name)
+          else after.set(name, value)
+          return after
+        },
+        { replace: true },
+      ),
+    [setParams],
+  )
+  const only = all.find((piece) => piece.id === asked)
+  const isAll = asked === 'all' && all.length > 1
+  const chosen = isAll ? null : (only?.id ?? null)
+  // The fold shows what belongs together unless one piece is asked for; the table shows one sheet unless all are.
+  const sheets = useMemo(
+    () => (isAll ? all : all.filter((piece) => piece.id === (only?.id ?? all[0]?.id))),
+    [all, isAll, only?.id],
+  )
+  return {
+    pieces: sheets,
+    isFold,
+    chosen: chosen ?? (isFold || isAll ? null : (all[0]?.id ?? null)),
+    isToOneScale: params.get('scale') !== 'each',
+    set,
+    nameOf: pieceName,
+  }
+}
+
+function Bar({ view, shown }: { view: DesignView; shown: ReturnType<typeof useShown> }) {
+  const { design } = view
+  const isSeveral = design.pieces.length > 1
+  return (
+    <div className="mb-1 flex flex-wrap items-start gap-x-4 gap-y-1">
+      <div role="group" aria-label={words('view.label')} className="flex gap-1">
+        {(['sheet', 'fold'] as const).map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="choice-button"
+            aria-pressed={shown.isFold === (one === 'fold')}
+            onClick={() => shown.set('view', one === 'fold' ? 'fold' : null)}
+          >
+            {words(`view.${one}`)}
+          </button>
+        ))}
+      </div>
+      {isSeveral && (
+        <PieceTabs pieces={design.pieces} now={shown.chosen} onChoose={(id) => shown.set('piece', id ?? 'all')} />
+      )}
+      {isSeveral && !shown.isFold && shown.chosen === null && (
+        <button
+          type="button"
+          className="quiet-button text-soft"
+          onClick={() => shown.set('scale', shown.isToOneScale ? 'each' : null)}
+        >
+          {words(shown.isToOneScale ? 'pieces.one-scale' : 'pieces.each-fitted')}
+        </button>
+      )}
+      <figure className="ml-auto flex items-center gap-3">
+        {!shown.isFold && (
+          <button
+            type="button"
+            className="h-13 w-20 cursor-pointer rounded-lg hover:bg-panel"
+            aria-label={words('view.to-fold')}
+            onClick={() => shown.set('view', 'fold')}
+          >
+            <Still of={view.picture} />
+          </button>
+        )}
+        <figcaption className="text-[0.95rem] leading-tight text-soft">
+          {words('closed.caption')}
+          <span className="block text-lg whitespace-nowrap text-ink">
+            <Figure text={design.closed.text.width} unit={false} /> ×{' '}
+            <Figure text={design.closed.text.height} unit={design.closed.depth < THICK_MM} />
+            {design.closed.depth >= THICK_MM && (
+              <>
+                {' '}
+                × <Figure text={design.closed.text.depth} />
+              </>
+            )}
+          </span>
+        </figcaption>
+      </figure>
+    </div>
+  )
+}
+
+/** Thinner than this, nobody asks how thick it is. */
+const THICK_MM = 6

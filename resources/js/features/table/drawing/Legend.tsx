@@ -7,9 +7,10 @@ const LINES = [
   { key: 'M', stroke: 'stroke-mountain', dash: '10 3 2 3' },
 ] as const
 
-/** What the lines of this sheet mean; only those that are on it. */
-export function Legend({ piece }: { piece: Piece }) {
-  const there = new Set(piece.fold.edges_assignment)
+/** What the lines of these sheets mean; only those that are on it. */
+export function Legend({ pieces }: { pieces: Piece[] }) {
+  const there = new Set(pieces.flatMap((piece) => piece.fold.edges_assignment))
+  const hasMats = pieces.some((piece) => piece.mats.length > 0)
   return (
     <ul aria-label={words('legend.label')} className="flex flex-wrap gap-x-5 gap-y-1 text-[0.95rem] text-soft">
       {LINES.filter((line) => there.has(line.key)).map((line) => (
@@ -20,7 +21,7 @@ export function Legend({ piece }: { piece: Piece }) {
           {words(`legend.${line.key}`)}
         </li>
       ))}
-      {piece.glue.length > 0 && (
+      {pieces.some((piece) => piece.glue.length > 0) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect width="22" height="14" fill="url(#glue-hatch)" />
@@ -28,7 +29,7 @@ export function Legend({ piece }: { piece: Piece }) {
           {words('legend.glue')}
         </li>
       )}
-      {piece.mats.length > 0 && (
+      {hasMats && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-live/12 stroke-live" />
@@ -36,7 +37,7 @@ export function Legend({ piece }: { piece: Piece }) {
           {words('legend.mat')}
         </li>
       )}
-      {piece.liner && (
+      {pieces.some((piece) => piece.liner) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-none stroke-soft" strokeDasharray="2 3" />
@@ -44,7 +45,7 @@ export function Legend({ piece }: { piece: Piece }) {
           {words('legend.liner')}
         </li>
       )}
-      {piece.contents && piece.mats.length === 0 && (
+      {!hasMats && pieces.some((piece) => piece.contents) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-live-wash stroke-soft" strokeDasharray="1.5 3" />

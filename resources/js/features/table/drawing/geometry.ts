@@ -18,14 +18,14 @@ export interface Room {
   height: number
 }
 
-/** Fits the sheet into the room, corner up or square as it lies. */
-export function viewOf(piece: Piece, room: Room): View {
+/** Fits the sheet into the room, corner up or square as it lies; or lays it there to a scale that is given. */
+export function viewOf(piece: Piece, room: Room, given?: number): View {
   const { width, height } = piece.sheet
   const turn = piece.lie === 'corner-up' ? Math.PI / 4 : 0
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
   const [wide, high] = [width * cos + height * sin, width * sin + height * cos]
   const standoff = Math.max(0, ...piece.measures.map((measure) => measure.standoff))
-  const scale = Math.max(0.05, Math.min(room.width / (wide + standoff), room.height / (high + standoff)))
+  const scale = given ?? Math.max(0.05, Math.min(room.width / (wide + standoff), room.height / (high + standoff)))
   const x0 = room.left + (room.width - (wide + standoff) * scale) / 2
   const y0 = room.top + (room.height - (high + standoff) * scale) / 2
   const centre = [x0 + (standoff + wide / 2) * scale, y0 + (standoff + high / 2) * scale] as const

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Exchange;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\FoldPlan;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Design\Place;
+use Gimbo\Core\Geometry\Vector;
+
+/**
+ * A still picture of the finished thing, seen from above the table at an angle: flat shaded faces, the farthest first.
+ *
+ * Parallel projection; x right, y down, millimetres of the picture's own scale, the smallest x and y at 0.
+ */
+final class StillWriter
+{
+    /** Where the eye is: turned about the vertical, and raised above the table. */
+    private const AROUND_DEGREES = -28.0;
+
+    private const ABOVE_DEGREES = 38.0;
+
+    private const DECIMALS = 1;
+
+    /** How high what is put on is held above its place, as a share of the thing's own depth. */
+    private const HELD_ABOVE = 1.15;
+
+    /**
+     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string}>} light from 0 to 1; side `in`, `out` or `held`
+     */
+    public static function write(Design $design): array
+    {
+        $camera = self::camera(self::side($design));
+        $light = (new Vector(-0.35, -0.45, 0.82 * self::side($design)))->unit();
+        $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1]), self::faces($design));
+
+        return self::framed(self::farthestFirst($faces, $camera[2]));
+    }
+
+    /** Which side of the first piece's standing face is looked at. */
+    private static function side(Design $design): int
+    {
+        return FoldPlan::of($design->pieces[0], $design)->side;
+    }
+
+    /** @return array{Vector, Vector, Vector} to the right, upwards, and towards the eye */
+    private static function camera(int $side): array
+    {
+        [$around, $above] = [deg2rad(self::AROUND_DEGREES), deg2rad(self::ABOVE_DEGREES)];
+        $right = new Vector(cos($around) * $side, sin($around) * $side, 0);
+        $away = new Vector(-sin($around), cos($around), 0);
+        $up = $away->times(sin($above))->plus(new Vector(0, 0, $side * cos($above)));
+
+        return [$right, $up, $away->times(-cos($above))->plus(new Vector(0, 0, $side * sin($above)))];
+    }
+
+    /** @return list<array{list<Vector>, ?string}> rings in space, those of what it holds marked */
+    private static function faces(Design $design): array
+    {
+        $faces = [];
+        $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->places !== []);
+        foreach ($pieces === [] ? [$design->pieces[0]] : $pieces as $piece) {
+            $plan = FoldPlan::of($piece, $design);
+            foreach ($piece->places === [] ? [Place::asItLies()] : $piece->places as $place) {
+                $isPutOn = $place->turnDegrees === 180.0 && $piece->pattern->layers === [];
+                $held = new Vector(0, 0, $isPutOn ? $place->shift->z * self::HELD_ABOVE : 0.0);
+                foreach ([...$plan->at($plan->ajar()), ...$plan->edgesAt($plan->ajar())] as $ring) {
+                    $faces[] = [array_map(fn (Vector $v) => $place->of($v)->plus($held), $ring), null];
+                }
+            }
+            if ($plan->contentsFace === $plan->root && $piece->contents !== null) {
+                $top = $plan->contentsDepth->toMillimetres();
+                $faces[] = [array_map(fn ($p) => new Vector($p->x, $p->y, $top + 0.1), $piece->contents->points), 'held'];
+            }
+        }
+
+        return $faces;
+    }
+
+    /**
+     * Painter's order: of what is left, always the first that covers nothing else; where faces cover one another in a ring, the farthest.
+     *
+     * @param list<StillFace> $faces
+     * @return list<StillFace>
+     */
+    private static function farthestFirst(array $faces, Vector $towards): array
+    {
+        usort($faces, fn (StillFace $a, StillFace $b) => $a->nearness($towards) <=> $b->nearness($towards));
+        $sorted = [];
+        while ($faces !== []) {
+            $next = 0;
+            foreach ($faces as $i => $face) {
+                if (self::coversNone($face, $faces)) {
+                    $next = $i;
+                    break;
+                }
+            }
+            $sorted[] = $faces[$next];
+            array_splice($faces, $next, 1);
+        }
+
+        return $sorted;
+    }
+
+    /** @param list<StillFace> $faces */
+    private static function coversNone(StillFace $face, array $faces): bool
+    {
+        foreach ($faces as $other) {
+            if ($other !== $face && $face->covers($other)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param list<StillFace> $faces
+     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string}>}
+     */
+    private static function framed(array $faces): array
+    {
+        $xs = array_merge([], ...array_map(fn (StillFace $face) => $face->xs, $faces));
+        $ys = array_merge([], ...array_map(fn (StillFace $face) => $face->ys, $faces));
+        assert($xs !== [] && $ys !== []);
+        [$left, $top] = [min($xs), min($ys)];
+        $round = fn (float $value): float => round($value, self::DECIMALS);
+
+        return [
+            'width' => $round(max($xs) - $left), 'height' => $round(max($ys) - $top),
+            'faces' => array_map(fn (StillFace $face) => [
+                'ring' => array_map(fn (float $x, float $y): array => [$round($x - $left), $round($y - $top)], $face->xs, $face->ys),
+                'light' => $face->light, 'side' => $face->side,
+            ], $faces),
+        ];
+    }
+}

@@ -1,0 +1,121 @@
+import { Maximize, Minus, Plus } from 'lucide-react'
+import { useEffect, useMemo } from 'react'
+import type { Piece, Sized } from '@/api/client'
+import { useSize } from '@/ui/useSize'
+import { words } from '@/words'
+import { pieceName } from '../pieceName'
+import { Labels } from './Labels'
+import { placeLabels } from './labels'
+import { labelsOf } from './labelsOf'
+import { through, viewsOf } from './layout'
+import { PieceDrawing } from './PieceDrawing'
+import { useLens } from './useLens'
+
+/** Measures pointed at, on one piece. */
+export interface Lit {
+  piece: string
+  measures: number[]
+}
+
+interface BoardProps {
+  design: Sized
+  pieces: Piece[]
+  isToOneScale?: boolean
+  lit: Lit
+  colour?: string | undefined
+  /** Whether it can be looked at more closely. */
+  hasLens?: boolean
+  onLight: (lit: Lit) => void
+}
+
+/** The sheets on the table, to scale, with everything that is set, cut, folded and glued. */
+export function Board({ design, pieces, isToOneScale = true, lit, colour, hasLens = true, onLight }: BoardProps) {
+  const [ref, size] = useSize<HTMLDivElement>()
+  const { lens, attach, by, reset, keepWithin } = useLens()
+  const { width, height } = size
+  useEffect(() => keepWithin(width, height), [keepWithin, width, height])
+  const views = useMemo(
+    () => viewsOf(pieces, width, height, isToOneScale).map((view) => through(view, lens)),
+    [pieces, width, height, isToOneScale, lens],
+  )
+  const litOn = (piece: Piece) => (piece.id === lit.piece ? lit.measures : [])
+  const labels = placeLabels(
+    pieces.flatMap((piece, i) => {
+      const view = views[i]
+      return view ? labelsOf(design, piece, view, litOn(piece)) : []
+    }),
+    width,
+    height,
+  )
+  const label = pieces
+    .map((piece) =>
+      words('sheet.label', { piece: pieceName(piece), width: piece.sheet.text.width, height: piece.sheet.text.height }),
+    )
+    .join('; ')
+
+  return (
+    <div ref={ref} className="absolute inset-0 overflow-hidden">
+      {width > 0 && (
+        <>
+          <svg
+            ref={hasLens ? attach : undefined}
+            width={width}
+            height={height}
+            role="img"
+            aria-label={label}
+            data-closer={lens.k}
+            className={`block select-none ${lens.k > 1 ? 'cursor-grab active:cursor-grabbing' : ''} ${hasLens ? 'touch-none' : ''}`}
+          >
+            <defs>
+              <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+                <line x1="0" y1="0" x2="0" y2="7" className="stroke-glue" strokeWidth="1.6" />
+              </pattern>
+              <filter id="sheet-shadow" x="-5%" y="-5%" width="110%" height="112%">
+                <feDropShadow dx="0" dy="3" stdDeviation="5" floodColor="#0a2a33" floodOpacity="0.18" />
+              </filter>
+            </defs>
+            {pieces.map((piece, i) => {
+              const view = views[i]
+              if (!view) return null
+              return (
+                <PieceDrawing
+                  key={piece.id}
+                  {...{ design, piece, view, colour }}
+                  lit={litOn(piece)}
+                  onLight={(measures) => onLight({ piece: piece.id, measures })}
+                />
+              )
+            })}
+          </svg>
+          <Labels labels={labels} />
+          {hasLens && (
+            <div
+              role="group"
+              aria-label={words('lens.label')}
+              className="absolute right-0 bottom-0 flex rounded-lg bg-table/85"
+            >
+              {(
+                [
+                  ['lens.closer', Plus, () => by(1), false],
+                  ['lens.farther', Minus, () => by(-1), lens.k <= 1],
+                  ['lens.all', Maximize, reset, lens.k <= 1],
+                ] as const
+              ).map(([key, Icon, act, isOff]) => (
+                <button
+                  key={key}
+                  type="button"
+                  className="quiet-button"
+                  aria-label={words(key)}
+                  disabled={isOff}
+                  onClick={act}
+                >
+                  <Icon aria-hidden="true" className="size-5" />
+                </button>
+              ))}
+            </div>
+          )}
+        </>
+      )}
+    </div>
+  )
+}

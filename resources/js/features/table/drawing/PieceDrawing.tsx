@@ -1,0 +1,132 @@
+import type { Piece, Sized } from '@/api/client'
+import { Rulers } from './Rulers'
+import { path, type View, type XY } from './geometry'
+
+const STROKES: Record<string, { className: string; dash?: string; width: number }> = {
+  B: { className: 'stroke-ink', width: 1.7 },
+  C: { className: 'stroke-ink', width: 1.7 },
+  M: { className: 'stroke-mountain', dash: '14 4 2.5 4', width: 2 },
+  V: { className: 'stroke-valley', dash: '10 6', width: 2 },
+}
+
+interface PieceDrawingProps {
+  design: Sized
+  piece: Piece
+  view: View
+  /** The measures that are pointed at, as indexes into the piece's. */
+  lit: number[]
+  /** The colour of the paper where it is known. */
+  colour?: string | undefined
+  onLight: (measures: number[]) => void
+}
+
+/** One piece as it lies on its tool, to scale: cuts, scores, glue, and what it holds. */
+export function PieceDrawing({ design, piece, view, lit, colour, onLight }: PieceDrawingProps) {
+  const { fold } = piece
+  const vertex = (i: number): XY => view.at((fold.vertices_coords[i] ?? [0, 0]) as unknown as XY)
+  const litEdges = new Set(lit.flatMap((measure) => piece.measures[measure]?.edges ?? []))
+  const measureOf = (edge: number) => {
+    const found = piece.measures.findIndex((measure) => measure.edges.includes(edge))
+    return found < 0 ? null : found
+  }
+  return (
+    <g data-piece={piece.id}>
+      <g filter="url(#sheet-shadow)">
+        {fold.faces_vertices.map((face, i) => (
+          <polygon
+            key={i}
+            points={path(face.map(vertex))}
+            className="fill-paper"
+            style={colour ? { fill: colour } : undefined}
+          />
+        ))}
+      </g>
+      {piece.glue.map((ring, i) => (
+        <polygon
+          key={i}
+          points={path((ring as unknown as XY[]).map(view.at))}
+          fill="url(#glue-hatch)"
+          opacity="0.75"
+          data-layer="glue"
+        />
+      ))}
+      {piece.mats.map((mat) => (
+        <polygon
+          key={mat.face}
+          points={path((mat.ring as unknown as XY[]).map(view.at))}
+          className="fill-live/12 stroke-live"
+          strokeWidth="1"
+          data-layer="mat"
+        />
+      ))}
+      {piece.contents && piece.mats.length === 0 && (
+        <polygon
+          points={path((piece.contents as unknown as XY[]).map(view.at))}
+          className="fill-live-wash stroke-soft"
+          strokeWidth="1.2"
+          strokeDasharray="1.5 4"
+          data-layer="contents"
+        />
+      )}
+      {piece.liner && (
+        <polygon
+          points={path((piece.liner as unknown as XY[]).map(view.at))}
+          className="fill-none stroke-soft"
+          strokeWidth="1"
+          strokeDasharray="2 3"
+          data-layer="liner"
+        />
+      )}
+      <Rulers view={view} design={design} piece={piece} lit={lit} onLight={onLight} />
+      {fold.edges_vertices.map(([from, to], i) => {
+        const stroke = STROKES[fold.edges_assignment[i] ?? 'B']
+        if (!stroke) return null
+        const [[x1, y1], [x2, y2]] = [vertex(from as number), vertex(to as number)]
+        const measure = measureOf(i)
+        const isLit = litEdges.has(i)
+        return (
+          <g key={i} data-edge={fold.edges_assignment[i]}>
+            <line
+              {...{ x1, y1, x2, y2 }}
+              className={stroke.className}
+              strokeWidth={isLit ? stroke.width + 2.2 : stroke.width}
+              strokeDasharray={stroke.dash}
+              strokeLinecap={stroke.dash ? 'butt' : 'round'}
+            />
+            {measure !== null && (
+              <line
+                {...{ x1, y1, x2, y2 }}
+                stroke="transparent"
+                strokeWidth="22"
+                className="cursor-pointer"
+                onPointerEnter={() => onLight([measure])}
+                onPointerLeave={() => onLight([])}
+                onClick={() => onLight([measure])}
+              />
+            )}
+          </g>
+        )
+      })}
+      {piece.closure && <ClosureMarks closure={piece.closure} view={view} />}
+    </g>
+  )
+}
+
+/** Where what holds the flap goes: a ring on the flap, and one where the flap comes to lie. */
+function ClosureMarks({ closure, view }: { closure: NonNullable<Piece['closure']>; view: View }) {
+  return [closure.onFlap, closure.onBody].map((place, i) => {
+    if (!place) return null
+    const [x, y] = view.at(place as unknown as XY)
+    return (
+      <circle
+        key={i}
+        cx={x}
+        cy={y}
+        r={6 * view.scale}
+        className="fill-glue/35 stroke-glue"
+        strokeWidth="1.5"
+        data-layer="closure"
+      />
+    )
+  })
+}
