@@ -22,6 +22,12 @@ final readonly class Bend
         return max(0.0, min(1.0, $moment - $this->stage));
     }
 
+    /** How much of its place above or below other paper the face has taken: all of it once it is half way over. */
+    public function lifted(float $moment): float
+    {
+        return min(1.0, 2 * $this->share($moment));
+    }
+
     /** Straight between the angles that are given. */
     public function degreesAt(float $moment): float
     {

@@ -112,14 +112,14 @@ final readonly class FoldPlan
     public function at(float $moment): array
     {
         $motions = [$this->root => Motion::none()];
-        $shares = [$this->root => 1.0];
+        $lifted = [$this->root => 1.0];
         foreach ($this->bends as $bend) {
             $motions[$bend->face] = $motions[$bend->parent]->after(Folding::turn($this->pattern, $bend->from, $bend->to, $bend->degreesAt($moment)));
-            $shares[$bend->face] = $bend->share($moment);
+            $lifted[$bend->face] = $bend->lifted($moment);
         }
         $faces = [];
         foreach ($this->pattern->faces as $f => $face) {
-            $lift = ($this->lifts[$f] ?? new Vector(0, 0, 0))->times($shares[$f]);
+            $lift = ($this->lifts[$f] ?? new Vector(0, 0, 0))->times($lifted[$f]);
             $faces[] = array_map(fn (int $v) => $motions[$f]->of($this->pattern->vertices[$v])->plus($lift), $face->vertices);
         }
 

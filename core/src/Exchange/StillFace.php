@@ -57,10 +57,8 @@ final readonly class StillFace
     /** Whether it must be drawn after the other: they meet in the picture, and it lies on the other's near side or has it on its far one. */
     public function covers(self $other): bool
     {
-        foreach ([[$this->xs, $other->xs], [$this->ys, $other->ys]] as [$a, $b]) {
-            if ($a === [] || $b === [] || max($a) <= min($b) + self::ON_PLANE_MM || max($b) <= min($a) + self::ON_PLANE_MM) {
-                return false;
-            }
+        if ($this->isBeside($other) || $other->isBeside($this)) {
+            return false;
         }
         [$isBehind, $isBefore] = $other->sidesOf($this->ring);
         if ($isBefore xor $isBehind) {
@@ -69,6 +67,28 @@ final readonly class StillFace
         [$otherBehind, $otherBefore] = $this->sidesOf($other->ring);
 
         return $otherBehind && ! $otherBefore;
+    }
+
+    /** Whether one of its sides has all of it on one hand and all of the other face on the other, in the picture. */
+    private function isBeside(self $other): bool
+    {
+        $last = count($this->xs) - 1;
+        foreach ($this->xs as $i => $x) {
+            [$dx, $dy] = [$x - $this->xs[$last], $this->ys[$i] - $this->ys[$last]];
+            $length = hypot($dx, $dy);
+            $last = $i;
+            if ($length < self::ON_PLANE_MM) {
+                continue;
+            }
+            $off = fn (self $face): array => array_map(fn (float $px, float $py) => ($dx * ($py - $this->ys[$i]) - $dy * ($px - $x)) / $length, $face->xs, $face->ys);
+            [$own, $others] = [[0.0, ...$off($this)], $off($other)];
+            $near = self::ON_PLANE_MM;
+            if ($others !== [] && ((min($own) > -$near && max($others) < $near) || (max($own) < $near && min($others) > -$near))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

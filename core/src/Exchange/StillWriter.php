@@ -32,11 +32,17 @@ final class StillWriter
      */
     public static function write(Design $design): array
     {
+        return self::framed(self::seen($design)[0]);
+    }
+
+    /** @return array{list<StillFace>, Vector} the faces as the eye sees them, the farthest first, and the direction towards the eye */
+    public static function seen(Design $design): array
+    {
         $camera = self::camera(self::side($design));
         $light = (new Vector(-0.35, -0.45, 0.82 * self::side($design)))->unit();
         $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1]), self::faces($design));
 
-        return self::framed(self::farthestFirst($faces, $camera[2]));
+        return [self::farthestFirst($faces, $camera[2]), $camera[2]];
     }
 
     /** Which side of the first piece's standing face is looked at. */

@@ -49,6 +49,7 @@ final class PunchedSquare
         $mark = $mark->plus($tools->moved('mark'));
         // The second mark stays where it is read when the first one moves.
         $gap = $depth === null ? $gap : $gap->plus($tools->moved('second-mark'))->minus($tools->moved('mark'));
+        $depth === null || $gap->isPositive() || throw NothingLeft::of('gusset');
         $madeOf = $madeOf->roundedTo($mark);
         $rest = $side->minus($mark)->minus($gap);
         [$p, $q] = $isFromShortEnd ? [$mark, $rest] : [$rest, $mark];

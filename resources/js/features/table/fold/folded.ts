@@ -75,7 +75,8 @@ export function foldedAt(piece: Pick<Piece, 'fold' | 'folding' | 'contents'>, mo
   for (const bend of folding.bends) {
     const turn = about(vertex(bend.to), vertex(bend.from), degreesAt(bend, moment))
     motions[bend.face] = after(motions[bend.parent] ?? STILL, turn)
-    shares[bend.face] = shareOf(bend, moment)
+    // All of its place above or below other paper, once it is half way over.
+    shares[bend.face] = Math.min(1, 2 * shareOf(bend, moment))
   }
   const place = (face: number, [x, y]: readonly [number, number], z = 0): XYZ =>
     plus(
