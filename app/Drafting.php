@@ -21,12 +21,12 @@ final readonly class Drafting
     }
 
     /** @throws InvalidDocument when the document's spec is none */
-    public function start(DesignDocument $document): Draft
+    public function start(DesignDocument $document, string $group = '', ?string $variantOf = null): Draft
     {
-        return DB::transaction(function () use ($document): Draft {
-            $design = new Design(['revision' => 1]);
+        return DB::transaction(function () use ($document, $group, $variantOf): Draft {
+            $design = new Design(['revision' => 1, 'group' => $group, 'variant_of' => $variantOf]);
             $draft = $this->shelved($design, $document);
-            $design->revisions()->create(['number' => 1, 'document' => $document->toArray()]);
+            $design->revisions()->create(['number' => 1, 'document' => $document->toArray(), 'made_at' => self::now()]);
 
             return $draft;
         });
@@ -55,18 +55,38 @@ final readonly class Drafting
             }
             $before = $design->toDocument();
             $after = $this->changed($before, $changes);
-            if ($after->toArray() == $before->toArray()) {
-                return $this->draft($design);
-            }
-            if ($gesture === null || $design->gesture !== $gesture) {
-                $design->revision++;
-                $design->gesture = $gesture;
-            }
-            $design->revisions()->where('number', '>=', $design->revision)->delete();
-            $design->revisions()->create(['number' => $design->revision, 'document' => $after->toArray()]);
 
-            return $this->shelved($design, $after);
+            return $after->toArray() == $before->toArray() ? $this->draft($design) : $this->revised($design, $after, $gesture);
         });
+    }
+
+    /** Makes the design what a document says, as one more revision. */
+    public function become(string $id, DesignDocument $document): Draft
+    {
+        return DB::transaction(fn (): Draft => $this->revised(Design::query()->findOrFail($id), $document, null));
+    }
+
+    /** The design becomes what one of its variants is, under its own name; all its variants go. */
+    public function keep(Design $design, Design $variant): Draft
+    {
+        return DB::transaction(function () use ($design, $variant): Draft {
+            $document = DesignDocument::of($design->name, $variant->toDocument()->spec);
+            $design->variants()->forceDelete();
+
+            return $this->revised($design, $document, null);
+        });
+    }
+
+    private function revised(Design $design, DesignDocument $document, ?string $gesture): Draft
+    {
+        if ($gesture === null || $design->gesture !== $gesture) {
+            $design->revision++;
+            $design->gesture = $gesture;
+        }
+        $design->revisions()->where('number', '>=', $design->revision)->delete();
+        $design->revisions()->create(['number' => $design->revision, 'document' => $document->toArray(), 'made_at' => self::now()]);
+
+        return $this->shelved($design, $document);
     }
 
     /** Goes from revision $from to the one before (-1) or after (1) it, if that is where the design is and there is one. */
@@ -96,7 +116,7 @@ final readonly class Drafting
         return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges));
     }
 
-    private static function now(): string
+    public static function now(): string
     {
         return gmdate('Y-m-d\TH:i:s\Z');
     }

@@ -7,8 +7,13 @@ use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandOnController;
+use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\SizesFileController;
 use App\Http\Controllers\SizingController;
+use App\Http\Controllers\TrialController;
+use App\Http\Controllers\VariantController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json((object) []));
@@ -18,7 +23,9 @@ Route::post('size', SizingController::class);
 Route::get('designs', [DesignController::class, 'index']);
 Route::post('designs', [DesignController::class, 'store']);
 Route::post('designs/import', ImportController::class);
+Route::get('designs/archive', [DesignController::class, 'archive']);
 Route::get('designs/{design}', [DesignController::class, 'show']);
+Route::patch('designs/{design}', [DesignController::class, 'update']);
 Route::delete('designs/{design}', [DesignController::class, 'destroy']);
 Route::post('designs/{design}/restore', [DesignController::class, 'restore'])->withTrashed();
 Route::post('designs/{design}/copy', [DesignController::class, 'copy']);
@@ -27,6 +34,27 @@ Route::get('designs/{design}/alternatives', AlternativesController::class);
 Route::post('designs/{design}/edits', [EditController::class, 'store']);
 Route::post('designs/{design}/undo', [EditController::class, 'undo']);
 Route::post('designs/{design}/redo', [EditController::class, 'redo']);
+
+Route::get('designs/{design}/history', [HistoryController::class, 'index']);
+Route::post('designs/{design}/go', [HistoryController::class, 'go']);
+Route::post('designs/{design}/points', [HistoryController::class, 'name']);
+Route::post('designs/{design}/points/{point}/return', [HistoryController::class, 'return']);
+Route::delete('designs/{design}/points/{point}', [HistoryController::class, 'forget']);
+
+Route::get('designs/{design}/variants', [VariantController::class, 'index']);
+Route::post('designs/{design}/variants', [VariantController::class, 'store']);
+Route::post('designs/{design}/variants/{variant}/keep', [VariantController::class, 'keep']);
+Route::delete('designs/{design}/variants/{variant}', [VariantController::class, 'destroy']);
+
+Route::get('library', [LibraryController::class, 'index']);
+Route::get('library/sizes.csv', [SizesFileController::class, 'write']);
+Route::post('library/sizes/preview', [SizesFileController::class, 'preview']);
+Route::post('library/sizes/take', [SizesFileController::class, 'take']);
+Route::post('library/{kind}', [LibraryController::class, 'store']);
+Route::put('library/{kind}/{entry}', [LibraryController::class, 'update']);
+Route::delete('library/{kind}/{entry}', [LibraryController::class, 'destroy']);
+Route::post('trials/notch', [TrialController::class, 'notch']);
+Route::post('trials/caliper', [TrialController::class, 'caliper']);
 
 Route::get('designs/{design}/design.json', [HandOnController::class, 'json']);
 Route::get('designs/{design}/{piece}.svg', [HandOnController::class, 'svg']);

@@ -44,7 +44,7 @@ final readonly class DesignView
     public static function onShelf(Design $design): array
     {
         return [
-            'id' => $design->id, 'name' => $design->name, 'savedAt' => $design->saved_at,
+            'id' => $design->id, 'name' => $design->name, 'group' => $design->group, 'savedAt' => $design->saved_at,
             'drawing' => $design->drawing, 'summary' => $design->summary,
         ];
     }
@@ -74,6 +74,11 @@ final readonly class DesignView
     private function choices(Sized $sized): array
     {
         $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value, '/closure' => $sized->request->closure];
+        foreach (['/paper/name', '/paper/colour', '/tools/name'] as $at) {
+            [, $part, $field] = explode('/', $at);
+            $value = ((array) ($sized->request->spec[$part] ?? []))[$field] ?? null;
+            is_string($value) && $choices[$at] = $value;
+        }
         foreach ($this->options($sized) as $option) {
             $option->kind === OptionKind::Choice && $choices["/options/$option->id"] = $sized->request->options->choice($option->id);
         }

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property array<string, mixed> $drawing
  * @property array<string, mixed> $summary
  * @property string $saved_at ISO 8601, UTC
+ * @property string $group the name of what it stands with on the shelf; empty for none
+ * @property ?string $variant_of the design it is compared with
  */
 final class Design extends Model
 {
@@ -37,6 +39,12 @@ final class Design extends Model
     public function revisions(): HasMany
     {
         return $this->hasMany(Revision::class);
+    }
+
+    /** @return HasMany<self, $this> */
+    public function variants(): HasMany
+    {
+        return $this->hasMany(self::class, 'variant_of');
     }
 
     /** Trusted: nothing is saved that was not read and sized before. */

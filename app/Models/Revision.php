@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $design_id
  * @property int $number
  * @property array<string, mixed> $document
+ * @property string $made_at ISO 8601, UTC; empty for those made before it was noted
  */
 final class Revision extends Model
 {

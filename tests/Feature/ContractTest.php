@@ -25,15 +25,27 @@ final class ContractTest extends TestCase
             $this->assertAnswers('Errors', $this->edit($id, [['at' => '/holds/width', 'to' => 'x']])->assertUnprocessable());
             $this->assertAnswers('Design', $this->postJson('/api/size', ['spec' => $spec + self::SPEC])->assertOk());
             $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/copy", ['name' => 'copy'])->assertCreated());
+            $this->assertAnswers('Alternatives', $this->getJson("/api/designs/$id/alternatives")->assertOk());
+            $this->assertAnswers('Point', $this->postJson("/api/designs/$id/points", ['name' => 'now'])->assertCreated());
+            $this->assertAnswers('History', $this->getJson("/api/designs/$id/history")->assertOk());
+            $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/variants")->assertCreated());
+            $this->assertAnswers('Variants', $this->getJson("/api/designs/$id/variants")->assertOk());
         }
+        $this->assertAnswers('OwnSize', $this->postJson('/api/library/sizes', ['name' => 'Pass', 'width' => '3', 'height' => '2'])->assertCreated());
+        $this->assertAnswers('ToolSet', $this->postJson('/api/library/tools', ['name' => 'Hall'])->assertCreated());
+        $this->assertAnswers('PaperStock', $this->postJson('/api/library/papers', ['name' => 'Sand', 'weight' => 90])->assertCreated());
+        $this->assertAnswers('Library', $this->getJson('/api/library')->assertOk());
+        $this->assertAnswers('SizesPreview', $this->postJson('/api/library/sizes/preview', ['csv' => "name,kind,width,height\na,card,1 in,2 in\nb,card,1,2"])->assertOk());
+        $this->assertAnswers('Trial', $this->postJson('/api/trials/caliper', ['stack' => '3', 'sheets' => 10])->assertOk());
         $this->assertAnswers('Shelf', $this->getJson('/api/designs')->assertOk());
+        $this->assertAnswers('Shelf', $this->getJson('/api/designs/archive')->assertOk());
         $this->assertAnswers('Errors', $this->getJson('/api/designs/x')->assertNotFound());
     }
 
     public function test_every_address_is_in_the_contract(): void
     {
         $promised = array_keys((array) (self::contract()->paths ?? []));
-        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold'];
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/library/sizes.csv'];
         $real = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);

@@ -21,7 +21,13 @@ final readonly class DesignController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->orderByDesc('saved_at')->orderByDesc('id')->get()->all())]);
+        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->whereNull('variant_of')->orderByDesc('saved_at')->orderByDesc('id')->get()->all())]);
+    }
+
+    /** What was taken off the shelf and is still there. */
+    public function archive(): JsonResponse
+    {
+        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::onlyTrashed()->whereNull('variant_of')->orderByDesc('deleted_at')->orderByDesc('id')->get()->all())]);
     }
 
     /** Starts a design from `{"name": …, "spec": {…}}`. */
@@ -41,9 +47,24 @@ final readonly class DesignController
     public function copy(Design $design, Request $request): JsonResponse
     {
         $name = JsonBody::of($request)->object()['name'] ?? null;
-        $copy = $this->drafting->start(DesignDocument::of($name, $design->toDocument()->spec));
+        $copy = $this->drafting->start(DesignDocument::of($name, $design->toDocument()->spec), $design->group);
 
         return new JsonResponse($this->view->of($copy), 201);
+    }
+
+    /** `{"name": …}` or `{"group": …}`: a name is a change like any, a group is where it stands; an empty one takes it out. */
+    public function update(Design $design, Request $request): JsonResponse
+    {
+        $body = JsonBody::of($request)->object();
+        if (array_key_exists('name', $body)) {
+            $this->drafting->become($design->id, DesignDocument::of($body['name'], $design->toDocument()->spec));
+        }
+        if (array_key_exists('group', $body)) {
+            $group = $body['group'] === '' ? '' : DesignDocument::of($body['group'], [])->name;
+            Design::query()->whereKey($design->id)->update(['group' => $group]);
+        }
+
+        return new JsonResponse(DesignView::onShelf($design->refresh()));
     }
 
     /** Taken off the shelf, not thrown away: restore puts it back. */

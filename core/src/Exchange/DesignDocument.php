@@ -7,6 +7,7 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Problem;
 use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Request\FieldReader;
 use Gimbo\Core\Sizing;
 
 /**
@@ -35,10 +36,9 @@ final readonly class DesignDocument
      */
     public static function of(mixed $name, array $spec): self
     {
-        $plain = is_string($name) ? trim(preg_replace('/[\p{C}\s]+/u', ' ', mb_scrub($name, 'UTF-8')) ?? '') : '';
-        if ($plain === '' || mb_strlen($plain) > self::LONGEST_NAME) {
-            throw InvalidDocument::at('/name', Reason::of('name.invalid', ['most' => self::LONGEST_NAME]));
-        }
+        $in = new FieldReader(['name' => $name]);
+        $plain = $in->name('/name', self::LONGEST_NAME);
+        $in->throwProblems();
 
         return new self($plain, $spec);
     }

@@ -48,6 +48,12 @@ final readonly class LengthFormatter
         return ($length->ticks < 0 && $number !== '0' ? '-' : '').$number.' '.$this->unit->value;
     }
 
+    /** For what was measured finer than any tool is set: a decimal in every unit. */
+    public function measured(Length $length, int $decimals): string
+    {
+        return self::plain($length->ticks / $this->unit->ticks(), $decimals).' '.$this->unit->value;
+    }
+
     /** As text(), with "≈ " before it where the figure written is not the length exactly. */
     public function marked(Length $length): string
     {

@@ -124,6 +124,43 @@ final class FieldReader
         return null;
     }
 
+    /** A name on one line; a missing one is a problem. */
+    public function name(string $at, int $most): string
+    {
+        $name = $this->optionalName($at, $most);
+        if ($name === null) {
+            $this->problem($at, Reason::of('name.invalid', ['most' => $most]));
+        }
+
+        return $name ?? '';
+    }
+
+    public function optionalName(string $at, int $most): ?string
+    {
+        $value = $this->get($at);
+        $plain = is_string($value) ? trim(preg_replace('/[\p{C}\s]+/u', ' ', mb_scrub($value, 'UTF-8')) ?? '') : '';
+        if ($value !== null && ($plain === '' || mb_strlen($plain) > $most)) {
+            $this->problem($at, Reason::of('name.invalid', ['most' => $most]));
+        }
+
+        return $value === null ? null : $plain;
+    }
+
+    /** A colour as `#rrggbb`. */
+    public function colour(string $at): ?string
+    {
+        $value = $this->get($at);
+        if ($value === null || $value === '') {
+            return null;
+        }
+        if (is_string($value) && preg_match('/^#[0-9a-f]{6}$/i', $value) === 1) {
+            return strtolower($value);
+        }
+        $this->problem($at, Reason::of('colour.invalid'));
+
+        return null;
+    }
+
     /** @param list<string> $choices */
     public function choice(string $at, array $choices, string $default): string
     {

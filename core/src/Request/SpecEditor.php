@@ -22,7 +22,10 @@ final class SpecEditor
     private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
 
     /** The graduations belong to the system; the notch is the maker's own board's and stays. */
-    private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null];
+    private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null, '/tools/name' => null];
+
+    /** Tools or a paper set otherwise than they were kept are no longer those of that name. */
+    private const NAMED = ['/tools/name' => '~^/tools/~', '/paper/name' => '~^/paper/(caliper|grammage)$~'];
 
     /**
      * Applies what a maker did to a request.
@@ -35,7 +38,7 @@ final class SpecEditor
      */
     public static function apply(SizingRequest $request, array $fields, array $changes): array
     {
-        $spec = $request->spec;
+        $spec = self::withoutStaleNames($request->spec, $changes);
         foreach ($changes as $change) {
             if (preg_match(self::POINTER, $change->at) !== 1) {
                 throw InvalidDocument::at(Reason::quote($change->at), Reason::of('field.unknown', ['text' => Reason::quote($change->at), 'known' => array_keys($fields)]));
@@ -68,6 +71,23 @@ final class SpecEditor
     {
         foreach ($edits as $at => $value) {
             $spec = self::set($spec, array_slice(explode('/', $at), 1), $value);
+        }
+
+        return $spec;
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     * @param list<Change> $changes
+     * @return array<string, mixed>
+     */
+    private static function withoutStaleNames(array $spec, array $changes): array
+    {
+        $changed = array_map(fn (Change $change) => $change->at, $changes);
+        foreach (self::NAMED as $name => $fields) {
+            if (preg_grep($fields, $changed) !== [] && ! in_array($name, $changed, true)) {
+                $spec = self::with($spec, [$name => null]);
+            }
         }
 
         return $spec;

@@ -27,6 +27,9 @@ final readonly class SpecReader
 
     private const HEAVIEST_PAPER = 2000;
 
+    /** Of a paper's or a set of tools' name, which sizes nothing. */
+    private const LONGEST_NAME = 60;
+
     public function __construct(private Makes $makes)
     {
     }
@@ -109,7 +112,9 @@ final readonly class SpecReader
 
     private function paper(FieldReader $in): Paper
     {
-        $in->allowOnly('/paper', ['caliper', 'grammage', 'sheet']);
+        $in->allowOnly('/paper', ['caliper', 'grammage', 'sheet', 'name', 'colour']);
+        $in->optionalName('/paper/name', self::LONGEST_NAME);
+        $in->colour('/paper/colour');
         $in->allowOnly('/paper/sheet', ['width', 'height']);
         $grammage = $in->count('/paper/grammage', self::HEAVIEST_PAPER);
         $known = $grammage === null ? Paper::usualCaliper() : Paper::caliperOf($grammage);
@@ -121,7 +126,8 @@ final readonly class SpecReader
 
     private function tools(FieldReader $in, System $system): Tools
     {
-        $in->allowOnly('/tools', ['cut', 'score', 'punch', 'notch', 'reach']);
+        $in->allowOnly('/tools', ['cut', 'score', 'punch', 'notch', 'reach', 'name']);
+        $in->optionalName('/tools/name', self::LONGEST_NAME);
         $usual = Tools::usual($system);
         $step = fn (string $tool, Step $else): Step => ($size = $in->length("/tools/$tool")) === null ? $else : Step::of($size);
 

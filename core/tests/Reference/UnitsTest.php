@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests\Reference;
 
 use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Paper\Weight;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -28,5 +29,18 @@ final class UnitsTest extends TestCase
         exec('units -1 -t -o %.12g '.escapeshellarg($theirs).' mm 2>/dev/null', $output, $status);
         self::assertSame(0, $status, 'GNU units (Debian package units) must answer');
         self::assertEqualsWithDelta((float) ($output[0] ?? 'nan'), LengthParser::parse($ours)->toMillimetres(), 2e-6);
+    }
+
+    /** Pounds by the TAPPI basis sizes: 500 sheets of 25 × 38 in (text) or 20 × 26 in (cover), in g/m². */
+    public function test_weighs_paper_as_its_basis_size_says(): void
+    {
+        foreach ([[Weight::TextPounds, '25 inch * 38 inch'], [Weight::CoverPounds, '20 inch * 26 inch']] as [$weight, $basis]) {
+            foreach ([20, 60, 65, 80, 110] as $pounds) {
+                exec('units -1 -t -o %.12g '.escapeshellarg("$pounds pound / (500 * $basis)").' '.escapeshellarg('gram/m^2').' 2>/dev/null', $output, $status);
+                self::assertSame(0, $status, 'GNU units (Debian package units) must answer');
+                self::assertEqualsWithDelta((float) array_pop($output), (float) $weight->grammage($pounds), 0.5);
+            }
+        }
+        self::assertSame(120, Weight::Grams->grammage(120));
     }
 }

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Drafting;
+use App\Http\DesignView;
+use App\Http\JsonBody;
+use App\Models\Design;
+use App\Models\Point;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\DesignDocument;
+use Gimbo\Core\Request\SpecDiff;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What was done to a design, and the states of it that have a name. */
+final readonly class HistoryController
+{
+    private const LATEST = 200;
+
+    public function __construct(private Drafting $drafting, private DesignView $view)
+    {
+    }
+
+    public function index(Design $design): JsonResponse
+    {
+        $revisions = $design->revisions()->orderByDesc('number')->limit(self::LATEST + 1)->get()->all();
+        $rows = [];
+        foreach (array_slice($revisions, 0, self::LATEST) as $i => $revision) {
+            $before = $revisions[$i + 1] ?? null;
+            $rows[] = [
+                'number' => $revision->number, 'madeAt' => $revision->made_at,
+                'changes' => $before === null ? [] : SpecDiff::between($before->document, $revision->document),
+            ];
+        }
+
+        return new JsonResponse([
+            'now' => $design->revision,
+            'revisions' => $rows,
+            'points' => Point::query()->where('design_id', $design->id)->orderByDesc('made_at')->get()->map(self::point(...))->all(),
+        ]);
+    }
+
+    /** `{"revision": where the design is, "to": where it shall be}` */
+    public function go(Request $request, string $design): JsonResponse
+    {
+        $body = JsonBody::of($request)->object();
+        [$from, $to] = [$body['revision'] ?? null, $body['to'] ?? null];
+        if (! is_int($from) || ! is_int($to)) {
+            throw InvalidDocument::at(is_int($from) ? '/to' : '/revision', Reason::of('edit.revision'));
+        }
+
+        return new JsonResponse($this->view->of($this->drafting->step($design, $from, $to - $from)));
+    }
+
+    /** `{"name": …}`: gives the design as it is now a name. */
+    public function name(Request $request, Design $design): JsonResponse
+    {
+        $document = DesignDocument::of(JsonBody::of($request)->object()['name'] ?? null, []);
+        $point = Point::query()->create(['design_id' => $design->id, 'name' => $document->name, 'document' => $design->document, 'made_at' => Drafting::now()]);
+
+        return new JsonResponse(self::point($point), 201);
+    }
+
+    /** Makes the design what it was at that point: one more change, that can be undone like any. */
+    public function return(Design $design, string $point): JsonResponse
+    {
+        $there = Point::query()->where('design_id', $design->id)->findOrFail($point);
+
+        return new JsonResponse($this->view->of($this->drafting->become($design->id, DesignDocument::of($there->document['name'] ?? null, (array) ($there->document['spec'] ?? [])))));
+    }
+
+    public function forget(Design $design, string $point): JsonResponse
+    {
+        Point::query()->where('design_id', $design->id)->findOrFail($point)->delete();
+
+        return new JsonResponse((object) []);
+    }
+
+    /** @return array{id: string, name: string, madeAt: string} */
+    private static function point(Point $point): array
+    {
+        return ['id' => $point->id, 'name' => $point->name, 'madeAt' => $point->made_at];
+    }
+}

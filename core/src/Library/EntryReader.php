@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Library;
+
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Measure\InvalidLength;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Measure\System;
+use Gimbo\Core\Measure\Unit;
+use Gimbo\Core\Paper\Paper;
+use Gimbo\Core\Paper\Weight;
+use Gimbo\Core\Request\FieldReader;
+use Gimbo\Core\Tool\Tools;
+
+/**
+ * Reads what a maker typed about a size, her tools or a paper into an entry of her library, or says what is wrong with it.
+ *
+ * Lengths may be bare numbers in the entry's own `system`; an entry that is kept has its units written.
+ *
+ * @phpstan-type Entry array<string, mixed>
+ */
+final readonly class EntryReader
+{
+    public const LONGEST_NAME = 60;
+
+    private const SIZE_KINDS = ['card', 'envelope', 'sheet'];
+
+    private FieldReader $in;
+
+    private Unit $unit;
+
+    private System $system;
+
+    private function __construct(mixed $document)
+    {
+        $this->in = new FieldReader($document);
+        $this->system = System::from($this->in->choice('/system', array_column(System::cases(), 'value'), System::Imperial->value));
+        $this->unit = $this->system->unit();
+    }
+
+    /**
+     * @return Entry `name`, `system` and the kind's own fields, lengths as texts with their unit
+     *
+     * @throws InvalidDocument with every problem found
+     */
+    public static function read(Kind $kind, mixed $document): array
+    {
+        $reader = new self($document);
+        $entry = ['name' => $reader->in->name('/name', self::LONGEST_NAME), 'system' => $reader->system->value] + match ($kind) {
+            Kind::Sizes => $reader->size(),
+            Kind::Tools => $reader->tools(),
+            Kind::Papers => $reader->paper(),
+        };
+        $reader->in->throwProblems();
+
+        return $entry;
+    }
+
+    /** @return Entry */
+    private function size(): array
+    {
+        $this->in->allowOnly('', ['name', 'system', 'kind', 'width', 'height']);
+
+        return [
+            'kind' => $this->in->choice('/kind', self::SIZE_KINDS, 'card'),
+            'width' => $this->length('/width') ?? $this->missing('/width'),
+            'height' => $this->length('/height') ?? $this->missing('/height'),
+        ];
+    }
+
+    /** @return Entry a step nobody gave is the usual one of the system */
+    private function tools(): array
+    {
+        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'punch', 'notch', 'reach']);
+        $usual = Tools::usual($this->system);
+        $words = LengthFormatter::in($this->unit);
+
+        return [
+            'cut' => $this->length('/cut') ?? $words->text($usual->cut->size),
+            'score' => $this->length('/score') ?? $words->text($usual->score->size),
+            'punch' => $this->length('/punch') ?? $words->text($usual->punch->size),
+            'notch' => $this->length('/notch') ?? $words->text($usual->notch),
+            'reach' => $this->length('/reach'),
+        ];
+    }
+
+    /** @return Entry the weight in g/m² and the caliper follow where they are not given */
+    private function paper(): array
+    {
+        $this->in->allowOnly('', ['name', 'system', 'weight', 'basis', 'caliper', 'width', 'height', 'colour']);
+        $amount = $this->in->count('/weight', 2000);
+        $basis = Weight::from($this->in->choice('/basis', array_column(Weight::cases(), 'value'), Weight::Grams->value));
+        $grammage = $amount === null ? null : $basis->grammage($amount);
+        $known = $grammage === null ? Paper::usualCaliper() : Paper::caliperOf($grammage);
+        [$width, $height] = [$this->length('/width'), $this->length('/height')];
+        ($width === null) === ($height === null) || $this->in->problem($width === null ? '/width' : '/height', Reason::of('length.missing'));
+
+        return [
+            'weight' => $amount, 'basis' => $basis->value, 'grammage' => $grammage,
+            'caliper' => $this->length('/caliper', Unit::Millimetre) ?? LengthFormatter::in(Unit::Millimetre)->measured($known, 3),
+            'width' => $width, 'height' => $height,
+            'colour' => $this->in->colour('/colour'),
+        ];
+    }
+
+    private function missing(string $at): string
+    {
+        $this->in->problem($at, Reason::of('length.missing'));
+
+        return '';
+    }
+
+    /** The length with its unit, in its plainest form; null where nothing was typed. */
+    private function length(string $at, ?Unit $unit = null): ?string
+    {
+        $typed = $this->in->get($at);
+        if ($typed === null || $typed === '') {
+            return null;
+        }
+        try {
+            $written = LengthParser::read(is_string($typed) ? $typed : throw InvalidLength::notText(), $unit ?? $this->unit);
+            $written->length->isPositive() || throw InvalidLength::notPositive();
+
+            return $written->canonical() ?? trim((string) $typed).($written->unitIsWritten ? '' : ' '.$written->unit->value);
+        } catch (InvalidLength $error) {
+            $this->in->problem($at, $error->reason);
+
+            return null;
+        }
+    }
+}
