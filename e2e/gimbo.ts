@@ -20,6 +20,15 @@ export async function openNew(page: Page, spec: Record<string, unknown> = {}, na
   return id
 }
 
+/** Begins a design from the shelf, by what is in the hand and a picture of what is made for it. */
+export async function begin(page: Page, held: RegExp, make: RegExp) {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New …' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: held }).click()
+  await page.getByRole('dialog').getByRole('button', { name: make }).click()
+  await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+}
+
 /** The figure of a measure as a maker reads it, such as "3 5/8 in". */
 export function figure(page: Page, measure: RegExp) {
   return page.getByRole('button', { name: measure }).locator('.sr-only').first()

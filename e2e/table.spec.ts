@@ -1,10 +1,8 @@
 import { expect, test } from '@playwright/test'
-import { figure, kept, mark, openNew, square } from './gimbo'
+import { begin, figure, kept, mark, openNew, square } from './gimbo'
 
 test('a new design: change the card, and figures, drawing and shelf follow', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'New …' }).click()
-  await page.getByRole('button', { name: 'envelope from a square' }).click()
+  await begin(page, /^A flat card/, /^envelope from a square/)
   await expect(figure(page, square)).toHaveText('8 3/16 in')
   const before = await page.locator('[data-edge=V] line').first().getAttribute('x1')
   await page.getByLabel('Width of the card').fill('6 3/4')
@@ -103,7 +101,10 @@ test('by keyboard alone', async ({ page }) => {
   }
   await tabTo(/^New …/)
   await press('Enter')
-  await expect(page.getByRole('heading', { name: 'What do you want to make?' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'What have you got in your hand?' })).toBeVisible()
+  await tabTo(/^A flat card/)
+  await press('Enter')
+  await expect(page.getByLabel('Width', { exact: true })).toBeFocused()
   await tabTo(/^envelope from a square/)
   await press('Enter')
   await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
@@ -148,20 +149,26 @@ test('undo and redo, by key and by button, over a reload', async ({ page }) => {
   await expect(width).toHaveValue('6 in')
 })
 
-test('every make is offered by a picture, opens with figures, and shows each of its pieces', async ({ page }) => {
-  test.setTimeout(240_000)
+test('every make is offered for what it holds, opens with figures, folds and closes', async ({ page }) => {
+  test.setTimeout(300_000)
   const errors: string[] = []
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
   page.on('pageerror', (error) => errors.push(error.message))
+  const offered: Array<[string, string]> = []
   await page.goto('/')
   await page.getByRole('button', { name: 'New …' }).click()
-  const makes = await page.getByRole('dialog').getByRole('listitem').allTextContents()
-  expect(makes.length).toBe(11)
-  await page.keyboard.press('Escape')
-  for (const make of makes) {
-    await page.goto('/')
-    await page.getByRole('button', { name: 'New …' }).click()
-    await page.getByRole('dialog').getByRole('button', { name: make, exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  for (const held of ['A flat card', 'A thick card', 'A set of cards', 'A little packet', 'Nothing yet']) {
+    await dialog.getByRole('button', { name: held }).click()
+    await expect(dialog.getByRole('listitem').first()).toBeVisible()
+    for (const name of await dialog.getByRole('listitem').locator('.font-serif').allTextContents()) {
+      if (!offered.some(([, known]) => known === name)) offered.push([held, name])
+    }
+    await dialog.getByRole('button', { name: 'Something else in my hand' }).click()
+  }
+  expect(offered).toHaveLength(11)
+  for (const [held, make] of offered) {
+    await begin(page, new RegExp(`^${held}`), new RegExp(`^${make}`))
     await expect(page.getByRole('button', { name: /^Cut/ }).first()).toBeVisible()
     expect(await page.locator('[data-check]').count()).toBeGreaterThan(0)
     for (const piece of await page.getByRole('group', { name: 'Pieces' }).getByRole('button').all()) {
@@ -173,6 +180,16 @@ test('every make is offered by a picture, opens with figures, and shows each of 
     await page.getByRole('tab', { name: 'Steps' }).click()
     // A key that has no words would show itself: two words joined by a dot.
     expect(await page.locator('main').innerText()).not.toMatch(/\b[a-z-]+\.[a-z-]+\.?[a-z-]*\b/)
+    await page.getByRole('button', { name: 'Fold', exact: true }).click()
+    const scene = page.getByRole('img', { name: 'The fold in space' })
+    await expect(scene).toHaveAttribute('data-frames', /[1-9]/)
+    const flat = page.getByRole('button', { name: 'Flat', exact: true })
+    if (await flat.isVisible()) {
+      await page.getByRole('button', { name: 'Closed', exact: true }).click()
+      await expect(page.getByText('Folded and closed')).toBeVisible()
+      await flat.click()
+      await expect(scene).toHaveAttribute('data-moment', '0.000')
+    }
   }
   expect(errors).toEqual([])
 })

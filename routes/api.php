@@ -12,6 +12,7 @@ use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\SizesFileController;
 use App\Http\Controllers\SizingController;
+use App\Http\Controllers\StartController;
 use App\Http\Controllers\TrialController;
 use App\Http\Controllers\VariantController;
 use Illuminate\Support\Facades\Route;
@@ -19,6 +20,7 @@ use Illuminate\Support\Facades\Route;
 Route::get('ping', fn () => response()->json((object) []));
 Route::get('catalogue', CatalogueController::class);
 Route::post('size', SizingController::class);
+Route::post('starts', StartController::class);
 
 Route::get('designs', [DesignController::class, 'index']);
 Route::post('designs', [DesignController::class, 'store']);

@@ -6,7 +6,10 @@ namespace Database\Seeders;
 
 use App\Drafting;
 use App\Models\Design;
+use App\Models\Entry;
 use Gimbo\Core\Exchange\DesignDocument;
+use Gimbo\Core\Library\EntryReader;
+use Gimbo\Core\Library\Kind;
 use Illuminate\Database\Seeder;
 
 /** What a tern-watching club on a tidal island makes for its spring fair. Put on the shelf only while it has never held anything. */
@@ -14,12 +17,34 @@ final class DemoSeeder extends Seeder
 {
     public function run(Drafting $drafting): void
     {
-        if (Design::withTrashed()->exists()) {
+        if (Design::withTrashed()->exists() || Entry::query()->exists()) {
             return;
         }
         foreach (array_reverse(self::designs()) as $name => $spec) {
-            $drafting->start(DesignDocument::of($name, $spec + ['make' => 'diagonal-envelope']));
+            $drafting->start(DesignDocument::of($name, $spec + ['make' => 'diagonal-envelope']), self::GROUPS[$name] ?? '');
         }
+        foreach (self::library() as [$kind, $entry]) {
+            Entry::query()->create(['kind' => $kind->value, 'entry' => EntryReader::read($kind, $entry)]);
+        }
+    }
+
+    private const GROUPS = [
+        'Eight tern cards in a box' => 'Note-card set', 'Wallet for four note cards' => 'Note-card set', 'Bundle of boat tickets' => 'Boat tickets',
+        'Boat ticket to the sandbank' => 'Boat tickets',
+    ];
+
+    /** @return list<array{Kind, array<string, mixed>}> */
+    private static function library(): array
+    {
+        return [
+            [Kind::Papers, ['name' => 'Sandbank', 'weight' => 120, 'caliper' => '0.16', 'width' => '12', 'height' => '12', 'colour' => '#ecdcbb']],
+            [Kind::Papers, ['name' => 'Low tide', 'system' => 'metric', 'weight' => 240, 'width' => '210', 'height' => '297', 'colour' => '#b9cfd6']],
+            [Kind::Papers, ['name' => 'Tern white', 'weight' => 80, 'basis' => 'cover-lb', 'width' => '8 1/2', 'height' => '11', 'colour' => '#fbfaf5']],
+            [Kind::Tools, ['name' => 'Club house table', 'notch' => '0.42', 'reach' => '12']],
+            [Kind::Tools, ['name' => 'Warden’s hut', 'system' => 'metric', 'score' => '5', 'reach' => '305']],
+            [Kind::Sizes, ['name' => 'Island season ticket', 'kind' => 'card', 'width' => '3 3/8', 'height' => '2 1/8']],
+            [Kind::Sizes, ['name' => 'Survey sheet, folded', 'system' => 'metric', 'kind' => 'card', 'width' => '99', 'height' => '140']],
+        ];
     }
 
     /** @return array<string, array<string, mixed>> spec by name */

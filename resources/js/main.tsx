@@ -3,9 +3,12 @@ import { StrictMode, useEffect, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Route, Routes, useParams } from 'react-router'
 import { api, type Catalogue } from './api/client'
+import { Compare } from './features/table/Compare'
 import { PrintView } from './features/table/PrintView'
+import { LibraryPage } from './features/library/LibraryPage'
 import { Shelf } from './features/shelf/Shelf'
 import { Table } from './features/table/Table'
+import { Keys } from './ui/Keys'
 import { ErrorNote } from './ui/ErrorNote'
 import { rememberedTheme } from './ui/theme'
 import { words } from './words'
@@ -44,7 +47,9 @@ function App() {
     <Routes>
       <Route path="/" element={<Shelf catalogue={catalogue} />} />
       <Route path="/designs/:id" element={<TablePage catalogue={catalogue} />} />
+      <Route path="/designs/:id/compare" element={<ComparePage catalogue={catalogue} />} />
       <Route path="/designs/:id/print" element={<PrintPage />} />
+      <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
       <Route path="*" element={<Shelf catalogue={catalogue} />} />
     </Routes>
   )
@@ -53,6 +58,16 @@ function App() {
 function TablePage({ catalogue }: { catalogue: Catalogue }) {
   const { id = '' } = useParams()
   return <Table key={id} designId={id} catalogue={catalogue} />
+}
+
+function Kept({ catalogue }: { catalogue: Catalogue }) {
+  const { kind = 'sizes' } = useParams()
+  return <LibraryPage kind={kind} catalogue={catalogue} />
+}
+
+function ComparePage({ catalogue }: { catalogue: Catalogue }) {
+  const { id = '' } = useParams()
+  return <Compare key={id} designId={id} catalogue={catalogue} />
 }
 
 function PrintPage() {
@@ -65,6 +80,7 @@ createRoot(document.getElementById('app') as HTMLElement).render(
   <StrictMode>
     <BrowserRouter>
       <App />
+      <Keys />
     </BrowserRouter>
   </StrictMode>,
 )

@@ -31,6 +31,8 @@ final class ContractTest extends TestCase
             $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/variants")->assertCreated());
             $this->assertAnswers('Variants', $this->getJson("/api/designs/$id/variants")->assertOk());
         }
+        $this->assertAnswers('Starts', $this->postJson('/api/starts', ['holds' => ['width' => '6', 'height' => '4', 'thickness' => '1/4']])->assertOk());
+        $this->assertAnswers('Errors', $this->postJson('/api/starts', ['holds' => ['width' => 'x', 'height' => '4']])->assertUnprocessable());
         $this->assertAnswers('OwnSize', $this->postJson('/api/library/sizes', ['name' => 'Pass', 'width' => '3', 'height' => '2'])->assertCreated());
         $this->assertAnswers('ToolSet', $this->postJson('/api/library/tools', ['name' => 'Hall'])->assertCreated());
         $this->assertAnswers('PaperStock', $this->postJson('/api/library/papers', ['name' => 'Sand', 'weight' => 90])->assertCreated());

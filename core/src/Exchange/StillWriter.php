@@ -9,6 +9,7 @@ use Gimbo\Core\Design\FoldPlan;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Design\Place;
 use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Request\Item;
 
 /**
  * A still picture of the finished thing, seen from above the table at an angle: flat shaded faces, the farthest first.
@@ -23,6 +24,11 @@ final class StillWriter
     private const ABOVE_DEGREES = 38.0;
 
     private const DECIMALS = 1;
+
+    /** More of a stack than this says no more. */
+    private const MOST_SLABS = 12;
+
+    private const OUT_OF_LINE = 0.015;
 
     /** How high what is put on is held above its place, as a share of the thing's own depth. */
     private const HELD_ABOVE = 1.15;
@@ -43,6 +49,31 @@ final class StillWriter
         $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1]), self::faces($design));
 
         return [self::farthestFirst($faces, $camera[2]), $camera[2]];
+    }
+
+    /**
+     * What is held by itself: so many slabs on one another, a little out of line as a stack lies.
+     *
+     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string}>}
+     */
+    public static function held(Item $item): array
+    {
+        $camera = self::camera(1);
+        $light = (new Vector(-0.35, -0.45, 0.82))->unit();
+        [$w, $h, $t] = [$item->width->toMillimetres(), $item->height->toMillimetres(), $item->thickness->toMillimetres()];
+        $faces = [];
+        for ($i = 0; $i < min($item->count, self::MOST_SLABS); $i++) {
+            $aside = $i % 2 === 0 ? 0.0 : $w * self::OUT_OF_LINE;
+            $corner = fn (int $x, int $y, int $z): Vector => new Vector($aside + $x * $w, $y * $h, ($i + $z) * $t);
+            $around = [[0, 0], [1, 0], [1, 1], [0, 1]];
+            $faces[] = array_map(fn (array $at) => $corner($at[0], $at[1], 1), $around);
+            foreach ($around as $n => [$x, $y]) {
+                [$nextX, $nextY] = $around[($n + 1) % 4];
+                $faces[] = [$corner($x, $y, 0), $corner($nextX, $nextY, 0), $corner($nextX, $nextY, 1), $corner($x, $y, 1)];
+            }
+        }
+
+        return self::framed(self::farthestFirst(array_map(fn (array $ring) => StillFace::of($ring, $camera, $light, 'held'), $faces), $camera[2]));
     }
 
     /** Which side of the first piece's standing face is looked at. */

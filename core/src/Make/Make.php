@@ -17,6 +17,9 @@ interface Make
 {
     public function id(): string;
 
+    /** @return non-empty-list<HeldKind> what it is made for */
+    public function holds(): array;
+
     /** @return list<OptionSpec> */
     public function options(): array;
 

@@ -63,6 +63,27 @@ final class SpecEditor
     }
 
     /**
+     * A spec whose lengths somebody typed: each gets the system's unit where it has none.
+     *
+     * @param array<string, mixed> $spec
+     * @return array<string, mixed>
+     *
+     * @throws InvalidDocument at a length that is none
+     */
+    public static function withUnits(array $spec): array
+    {
+        $system = System::tryFrom(is_string($spec['system'] ?? null) ? $spec['system'] : '') ?? System::Imperial;
+        $holds = is_array($spec['holds'] ?? null) ? $spec['holds'] : [];
+        foreach (['width', 'height', 'thickness', 'count'] as $field) {
+            if (is_string($holds[$field] ?? null)) {
+                $spec = self::with($spec, ["/holds/$field" => self::meant(Change::set("/holds/$field", $holds[$field]), $system, $field !== 'count')]);
+            }
+        }
+
+        return $spec;
+    }
+
+    /**
      * @param array<string, mixed> $spec
      * @param array<string, mixed> $edits value by pointer; null takes the field out
      * @return array<string, mixed>

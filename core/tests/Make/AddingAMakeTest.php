@@ -14,6 +14,7 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Make\Shared\CardSize;
@@ -54,6 +55,11 @@ final class AddingAMakeTest extends TestCase
             public function id(): string
             {
                 return 'sleeve';
+            }
+
+            public function holds(): array
+            {
+                return [HeldKind::Card];
             }
 
             public function options(): array

@@ -1,3 +1,4 @@
+import { words } from '@/words'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -11,6 +12,13 @@ export type Step = Schemas['Step']
 export type Catalogue = Schemas['Catalogue']
 export type NamedSize = Schemas['NamedSize']
 export type ShelfCard = Schemas['ShelfCard']
+export type Library = Schemas['Library']
+export type OwnSize = Schemas['OwnSize']
+export type ToolSet = Schemas['ToolSet']
+export type PaperStock = Schemas['PaperStock']
+export type SizesPreview = Schemas['SizesPreview']
+export type Trial = Schemas['Trial']
+export type History = Schemas['History']
 export type Alternative = Schemas['Alternative']
 export type Thumbnail = Schemas['Thumbnail']
 export type Still = Schemas['Still']
@@ -58,10 +66,32 @@ export const api = {
   catalogue: () => ask<Catalogue>('GET', '/catalogue'),
   shelf: () => ask<{ designs: ShelfCard[] }>('GET', '/designs'),
   start: (name: string, spec: unknown) => ask<DesignView>('POST', '/designs', { name, spec }),
+  /** Everything that could be made for what is held, sized and drawn. */
+  starts: ({ count, ...lengths }: Record<string, string>) =>
+    ask<Schemas['Starts']>('POST', '/starts', { holds: { ...lengths, ...(count === undefined ? {} : { count }) } }),
   /** The file as it is: the server says what is wrong with it, line or field. */
   takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
   design: (id: string) => ask<DesignView>('GET', design(id)),
   alternatives: (id: string) => ask<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
+  archive: () => ask<{ designs: ShelfCard[] }>('GET', '/designs/archive'),
+  /** Another name, or another group; a name is a change that can be undone. */
+  put: (id: string, change: { name?: string; group?: string }) => ask<ShelfCard>('PATCH', design(id), change),
+  history: (id: string) => ask<History>('GET', `${design(id)}/history`),
+  go: (id: string, revision: number, to: number) => ask<DesignView>('POST', `${design(id)}/go`, { revision, to }),
+  namePoint: (id: string, name: string) => ask<Schemas['Point']>('POST', `${design(id)}/points`, { name }),
+  returnTo: (id: string, point: string) => ask<DesignView>('POST', `${design(id)}/points/${point}/return`),
+  forgetPoint: (id: string, point: string) => ask<object>('DELETE', `${design(id)}/points/${point}`),
+  variants: (id: string) => ask<Schemas['Variants']>('GET', `${design(id)}/variants`),
+  addVariant: (id: string) => ask<DesignView>('POST', `${design(id)}/variants`),
+  keepVariant: (id: string, variant: string) => ask<DesignView>('POST', `${design(id)}/variants/${variant}/keep`),
+  dropVariant: (id: string, variant: string) => ask<object>('DELETE', `${design(id)}/variants/${variant}`),
+  library: () => ask<Library>('GET', '/library'),
+  addEntry: (kind: keyof Library, entry: object) => ask<object>('POST', `/library/${kind}`, entry),
+  changeEntry: (kind: keyof Library, id: string, entry: object) => ask<object>('PUT', `/library/${kind}/${id}`, entry),
+  dropEntry: (kind: keyof Library, id: string) => ask<object>('DELETE', `/library/${kind}/${id}`),
+  previewSizes: (csv: string) => ask<SizesPreview>('POST', '/library/sizes/preview', { csv }),
+  takeSizes: (csv: string) => ask<{ taken: number }>('POST', '/library/sizes/take', { csv }),
+  trial: (of: 'notch' | 'caliper', measured: object) => ask<Trial>('POST', `/trials/${of}`, measured),
   copy: (id: string, name: string) => ask<DesignView>('POST', `${design(id)}/copy`, { name }),
   takeOff: (id: string) => ask<object>('DELETE', design(id)),
   putBack: (id: string) => ask<ShelfCard>('POST', `${design(id)}/restore`),
@@ -73,9 +103,16 @@ export const api = {
   size: (spec: unknown, changes: Change[]) => ask<Sized>('POST', '/size', { spec, changes }),
 }
 
+/** What was wrong, in words: at which field, or what to do when nobody answered. */
+export function problemsOf(error: unknown): Problem[] {
+  if (error instanceof Refused && error.problems.length > 0) return error.problems
+  return [{ at: '', message: words('saving.try-again') }]
+}
+
 /** Where a browser downloads a design or one of its pieces. */
 export const files = {
   design: (id: string) => `/api${design(id)}/design.json`,
+  sizes: () => '/api/library/sizes.csv',
   svg: (id: string, piece: string) => `/api${design(id)}/${piece}.svg`,
   fold: (id: string, piece: string) => `/api${design(id)}/${piece}.fold`,
 }

@@ -14,6 +14,7 @@ use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -48,6 +49,11 @@ final readonly class CornerPouch implements Make
     public function id(): string
     {
         return 'corner-pouch';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::Packet, HeldKind::ThickCard];
     }
 
     public function options(): array

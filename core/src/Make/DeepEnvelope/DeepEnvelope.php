@@ -12,6 +12,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -39,6 +40,11 @@ final readonly class DeepEnvelope implements Make
     public function id(): string
     {
         return 'deep-envelope';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::ThickCard, HeldKind::Set];
     }
 
     public function options(): array

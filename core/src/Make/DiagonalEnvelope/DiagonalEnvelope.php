@@ -8,6 +8,7 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -39,6 +40,11 @@ final readonly class DiagonalEnvelope implements Make
     public function id(): string
     {
         return 'diagonal-envelope';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::Card];
     }
 
     public function options(): array

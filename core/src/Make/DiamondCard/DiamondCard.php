@@ -17,6 +17,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -44,6 +45,11 @@ final readonly class DiamondCard implements Make
     public function id(): string
     {
         return 'diamond-card';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::CardToMake];
     }
 
     public function options(): array

@@ -12,6 +12,7 @@ use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -40,6 +41,11 @@ final readonly class FoldedCard implements Make
     public function id(): string
     {
         return 'folded-card';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::CardToMake];
     }
 
     public function options(): array

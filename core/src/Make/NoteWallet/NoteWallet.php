@@ -16,6 +16,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -42,6 +43,11 @@ final readonly class NoteWallet implements Make
     public function id(): string
     {
         return 'note-wallet';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::Set];
     }
 
     public function options(): array

@@ -21,6 +21,7 @@ use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -47,6 +48,11 @@ final readonly class SlopeBox implements Make
     public function id(): string
     {
         return 'slope-box';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::Set];
     }
 
     public function options(): array

@@ -21,6 +21,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -65,6 +66,11 @@ final readonly class StraightEnvelope implements Make
     public function id(): string
     {
         return 'straight-envelope';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::Card];
     }
 
     public function options(): array

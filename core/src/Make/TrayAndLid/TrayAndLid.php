@@ -15,6 +15,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -37,6 +38,11 @@ final readonly class TrayAndLid implements Make
     public function id(): string
     {
         return 'tray-and-lid';
+    }
+
+    public function holds(): array
+    {
+        return [HeldKind::ThickCard, HeldKind::Set, HeldKind::Packet];
     }
 
     public function options(): array

@@ -14,14 +14,23 @@ const drawing: Thumbnail = {
   mountains: [],
   valleys: [],
 }
-const catalogue = {
-  makes: [{ id: 'folded-card', options: [], picture: { width: 1, height: 1, faces: [] }, drawing }],
+const picture = { width: 1, height: 1, faces: [] }
+const catalogue: Catalogue = {
+  makes: [{ id: 'folded-card', options: [], holds: ['card-to-make'] }],
+  held: [
+    {
+      id: 'card-to-make',
+      usual: { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm', count: 1 },
+      picture,
+    },
+  ],
   sizes: [],
-} as Catalogue
+}
 
 const card = (id: string, name: string, fits = true): ShelfCard => ({
   id,
   name,
+  group: '',
   savedAt: '2026-05-01T10:00:00Z',
   drawing,
   summary: {
@@ -68,22 +77,24 @@ describe('Shelf', () => {
 
   it('takes a design off and offers to put it back', async () => {
     show()
-    await userEvent.click(await screen.findByRole('button', { name: 'Take Tern count off the shelf' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'More for Tern count' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Take it off the shelf' }))
     await userEvent.click(await screen.findByRole('button', { name: 'Put it back' }))
     await waitFor(() => expect(asked).toContain('POST /api/designs/a/restore'))
   })
 
   it('copies a design under a name of its own', async () => {
     show()
-    await userEvent.click(await screen.findByRole('button', { name: 'Copy Tern count' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'More for Tern count' }))
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Copy it' }))
     await waitFor(() => expect(asked).toContain('POST /api/designs/a/copy {"name":"Tern count, copy"}'))
   })
 
   it('shows the way when there is nothing yet', async () => {
     answers['GET /api/designs'] = { designs: [] }
     show()
-    expect(await screen.findByText('Nothing on the shelf yet.')).toBeTruthy()
-    expect(screen.getByRole('button', { name: 'folded card' })).toBeTruthy()
+    expect(await screen.findByText(/^Nothing on the shelf yet/)).toBeTruthy()
+    expect(screen.getByRole('button', { name: /the card itself is to be made/ })).toBeTruthy()
   })
 
   it('says what is wrong with a file and where', async () => {

@@ -1,38 +1,46 @@
-import { Copy, FileInput, Moon, Sun, Trash2, TriangleAlert } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
-import { api, Refused, type Catalogue, type ShelfCard } from '@/api/client'
+import { Archive, FileInput, Plus, Search } from 'lucide-react'
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { api, problemsOf, Refused, type Catalogue, type ShelfCard } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
-import { Figure } from '@/ui/Figure'
-import { useTheme } from '@/ui/theme'
-import { Wordmark } from '@/ui/Wordmark'
+import { Header } from '@/ui/Header'
+import { Sheet } from '@/ui/Sheet'
+import { isTyping } from '@/ui/isTyping'
 import { words } from '@/words'
-import { MakeGrid, Picker } from './Picker'
-import { Thumbnail } from './Thumbnail'
+import { Archived } from './Archived'
+import { found, grouped, ORDERS, type Order } from './found'
+import { NameSheet } from './NameSheet'
+import { ShelfCardView } from './ShelfCardView'
+import { Start } from './Start'
 
 const LARGEST_FILE = 256 * 1024
 
-/** A quarter-letter card, the size most makers start with. */
-const FIRST_CARD = { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm', count: 1 }
+/** So many at first, and as many more whenever the end comes into sight. */
+const AT_ONCE = 48
 
-/** Every design by its own drawing; the way in for new ones. */
+/** Every design by its own drawing, to be found, sorted, grouped and put away; the way in for new ones. */
 export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   const navigate = useNavigate()
   const [cards, setCards] = useState<ShelfCard[] | null>(null)
   const [trouble, setTrouble] = useState<string | null>(null)
   const [takenOff, setTakenOff] = useState<ShelfCard | null>(null)
-  const [theme, toggleTheme] = useTheme()
+  const [isStarting, setStarting] = useState(false)
+  const [showsArchive, setShowsArchive] = useState(false)
+  const [naming, setNaming] = useState<{ card: ShelfCard; what: 'name' | 'group' } | null>(null)
+  const [asked, setAsked] = useState('')
+  const [order, setOrder] = useState<Order>('latest')
   const picker = useRef<HTMLInputElement>(null)
+  const search = useRef<HTMLInputElement>(null)
 
-  const attempt = async (work: () => Promise<void>) => {
+  const attempt = useCallback(async (work: () => Promise<void>) => {
     setTrouble(null)
     try {
       await work()
     } catch (error) {
       setTrouble(describe(error))
     }
-  }
-  const load = async () => setCards((await api.shelf()).designs)
+  }, [])
+  const load = useCallback(async () => setCards((await api.shelf()).designs), [])
 
   useEffect(() => {
     document.title = 'Gimbo'
@@ -41,13 +49,21 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
       (error: unknown) => setTrouble(describe(error)),
     )
   }, [])
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+      if (event.key === '/') search.current?.focus()
+      else if (event.key.toLowerCase() === 'n') setStarting(true)
+      else return
+      event.preventDefault()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
 
-  const start = (make: string) =>
-    attempt(async () => {
-      const view = await api.start(words('shelf.new-name', { make: words(`make.${make}.noun`) }), {
-        make,
-        holds: FIRST_CARD,
-      })
+  const start = (make: string, spec: object) =>
+    void attempt(async () => {
+      const view = await api.start(words('shelf.new-name', { make: words(`make.${make}.noun`) }), spec)
       await navigate(`/designs/${view.id}`)
     })
   const takeIn = (file: File) =>
@@ -56,36 +72,39 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
       const view = await api.takeIn(await file.text())
       await navigate(`/designs/${view.id}`)
     })
-  const copy = (card: ShelfCard) =>
-    attempt(async () => {
-      await api.copy(card.id, words('shelf.copy-name', { name: card.name }).slice(0, 80))
-      await load()
-    })
-  const takeOff = (card: ShelfCard) =>
-    attempt(async () => {
-      await api.takeOff(card.id)
-      setTakenOff(card)
-      await load()
-    })
+  const copy = useCallback(
+    (card: ShelfCard) =>
+      void attempt(async () => {
+        await api.copy(card.id, words('shelf.copy-name', { name: card.name }).slice(0, 80))
+        await load()
+      }),
+    [attempt, load],
+  )
+  const takeOff = useCallback(
+    (card: ShelfCard) =>
+      void attempt(async () => {
+        await api.takeOff(card.id)
+        setTakenOff(card)
+        await load()
+      }),
+    [attempt, load],
+  )
   const putBack = (card: ShelfCard) =>
     attempt(async () => {
       await api.putBack(card.id)
       setTakenOff(null)
       await load()
     })
+  const rename = useCallback((card: ShelfCard) => setNaming({ card, what: 'name' }), [])
+  const group = useCallback((card: ShelfCard) => setNaming({ card, what: 'group' }), [])
+
+  const askedNow = useDeferredValue(asked)
+  const sections = useMemo(() => grouped(found(cards ?? [], askedNow, order)), [cards, askedNow, order])
+  const groups = useMemo(() => [...new Set((cards ?? []).map((card) => card.group).filter(Boolean))].sort(), [cards])
 
   return (
     <div className="flex h-full flex-col">
-      <header className="flex items-center gap-3 px-5 py-1.5">
-        <Wordmark label={words('table.to-shelf')} />
-        <span className="flex-1" />
-        <button type="button" className="quiet-button" onClick={toggleTheme} aria-label={words(`theme.${theme}`)}>
-          {theme === 'dark' ? (
-            <Sun aria-hidden="true" className="size-5" />
-          ) : (
-            <Moon aria-hidden="true" className="size-5" />
-          )}
-        </button>
+      <Header>
         <button type="button" className="quiet-button" onClick={() => picker.current?.click()}>
           <FileInput aria-hidden="true" className="size-5" />
           {words('shelf.take-in')}
@@ -102,8 +121,11 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
             if (file) void takeIn(file)
           }}
         />
-        <Picker makes={catalogue.makes} onPick={(make) => void start(make)} />
-      </header>
+        <button type="button" className="full-button" onClick={() => setStarting(true)}>
+          <Plus aria-hidden="true" className="size-5" />
+          {words('shelf.new-picker')}
+        </button>
+      </Header>
       <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
         <div className="mb-4 space-y-2 empty:hidden">
           {trouble && <ErrorNote>{trouble}</ErrorNote>}
@@ -123,67 +145,145 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
             </div>
           )}
         </div>
-        <h1 className="mb-4 text-2xl">{words('shelf.title')}</h1>
+        <div className="mb-5 flex flex-wrap items-center gap-3">
+          <h1 className="mr-auto text-2xl">{words('shelf.title')}</h1>
+          {cards !== null && cards.length > 0 && (
+            <>
+              <span className="relative">
+                <Search aria-hidden="true" className="pointer-events-none absolute top-3 left-3 size-5 text-soft" />
+                <input
+                  ref={search}
+                  type="search"
+                  className="field w-64! pl-10!"
+                  placeholder={words('shelf.find')}
+                  aria-label={words('shelf.find')}
+                  value={asked}
+                  onChange={(event) => setAsked(event.target.value)}
+                />
+              </span>
+              <select
+                className="field w-44! cursor-pointer"
+                aria-label={words('shelf.order')}
+                value={order}
+                onChange={(event) => setOrder(event.target.value as Order)}
+              >
+                {ORDERS.map((one) => (
+                  <option key={one} value={one}>
+                    {words(`shelf.order.${one}`)}
+                  </option>
+                ))}
+              </select>
+            </>
+          )}
+          <button type="button" className="quiet-button text-soft" onClick={() => setShowsArchive(true)}>
+            <Archive aria-hidden="true" className="size-5" />
+            {words('shelf.archive')}
+          </button>
+        </div>
         {cards?.length === 0 && (
-          <div className="mx-auto mt-2 mb-8 max-w-5xl">
-            <p className="text-center font-serif text-xl leading-snug">{words('shelf.empty')}</p>
-            <p className="mt-1 mb-6 text-center text-soft">{words('shelf.empty-next')}</p>
-            <MakeGrid makes={catalogue.makes} onPick={(make) => void start(make)} />
+          <div className="mx-auto mt-2 max-w-5xl rounded-2xl border border-line bg-panel p-7">
+            <p className="mb-5 font-serif text-lg">{words('shelf.empty')}</p>
+            <Start catalogue={catalogue} onStart={start} />
           </div>
         )}
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))] gap-5">
-          {cards?.map((card) => (
-            <li
-              key={card.id}
-              className="group relative flex flex-col rounded-xl border border-line bg-panel focus-within:border-live hover:border-live"
-            >
-              <Link to={`/designs/${card.id}`} className="flex flex-1 flex-col rounded-xl">
-                <span className="flex h-48 items-center justify-center rounded-t-xl bg-table/60 p-4">
-                  <Thumbnail drawing={card.drawing} />
-                </span>
-                <span className="block px-4 pt-3 pb-14">
-                  <span className="block font-serif text-[1.12rem] leading-snug font-semibold">{card.name}</span>
-                  <span className="block text-soft">
-                    {words(`make.${card.summary.make}.noun`)} ·{' '}
-                    <Figure text={card.summary.holds.text.width} unit={false} /> ×{' '}
-                    <Figure text={card.summary.holds.text.height} />
-                  </span>
-                </span>
-              </Link>
-              <span className="absolute inset-x-2 bottom-1.5 flex items-center">
-                {!card.summary.fits && (
-                  <span className="mr-auto flex items-center gap-1.5 pl-2 text-[0.95rem] font-semibold text-warn">
-                    <TriangleAlert aria-hidden="true" className="size-4" />
-                    {words('shelf.does-not-fit')}
-                  </span>
-                )}
-                <button
-                  type="button"
-                  className="quiet-button ml-auto text-soft"
-                  aria-label={words('shelf.copy', { name: card.name })}
-                  onClick={() => void copy(card)}
-                >
-                  <Copy aria-hidden="true" className="size-4.5" />
-                </button>
-                <button
-                  type="button"
-                  className="quiet-button text-soft"
-                  aria-label={words('shelf.take-off', { name: card.name })}
-                  onClick={() => void takeOff(card)}
-                >
-                  <Trash2 aria-hidden="true" className="size-4.5" />
-                </button>
-              </span>
-            </li>
-          ))}
-        </ul>
+        {cards !== null && cards.length > 0 && sections.length === 0 && (
+          <p className="rounded-xl border border-line bg-panel p-5">
+            {words('shelf.none-found', { asked: askedNow })}{' '}
+            <button type="button" className="quiet-button text-live" onClick={() => setAsked('')}>
+              {words('shelf.show-all')}
+            </button>
+          </p>
+        )}
+        <Sections
+          key={`${askedNow} ${order}`}
+          sections={sections}
+          onRename={rename}
+          onGroup={group}
+          onCopy={copy}
+          onTakeOff={takeOff}
+        />
       </main>
+      <Sheet title={words('shelf.new-design')} isOpen={isStarting} onOpenChange={setStarting} isWide>
+        {trouble && <ErrorNote>{trouble}</ErrorNote>}
+        <Start catalogue={catalogue} onStart={start} />
+      </Sheet>
+      {naming && (
+        <NameSheet
+          {...naming}
+          groups={groups}
+          onDone={(hasChanged) => {
+            setNaming(null)
+            if (hasChanged) void attempt(load)
+          }}
+        />
+      )}
+      {showsArchive && (
+        <Archived
+          onDone={() => {
+            setShowsArchive(false)
+            void attempt(load)
+          }}
+        />
+      )}
     </div>
   )
 }
 
+type Acts = Omit<Parameters<typeof ShelfCardView>[0], 'card'>
+
+/** Group after group; more of them as the maker comes to the end of what is shown. */
+function Sections({ sections, ...acts }: Acts & { sections: ReturnType<typeof grouped> }) {
+  const [shown, setShown] = useState(AT_ONCE)
+  const end = useRef<HTMLDivElement>(null)
+  const total = sections.reduce((sum, { cards }) => sum + cards.length, 0)
+  useEffect(() => {
+    const element = end.current
+    if (!element || shown >= total || typeof IntersectionObserver === 'undefined') return
+    const watcher = new IntersectionObserver(
+      (entries) => entries.some((entry) => entry.isIntersecting) && setShown((now) => now + AT_ONCE),
+      { rootMargin: '600px' },
+    )
+    watcher.observe(element)
+    return () => watcher.disconnect()
+  }, [shown, total])
+  return (
+    <>
+      {firstOf(sections, shown).map(({ group, cards, all }) => {
+        const some = cards
+        if (some.length === 0) return null
+        return (
+          <section key={group} className="mb-7" aria-label={group || words('shelf.no-group')}>
+            {(group !== '' || sections.length > 1) && (
+              <h2 className="mb-2 text-lg">
+                {group || words('shelf.no-group')}{' '}
+                <span className="font-sans text-base font-normal text-soft">{all}</span>
+              </h2>
+            )}
+            <ul className="grid grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))] gap-5">
+              {some.map((card) => (
+                <ShelfCardView key={card.id} card={card} {...acts} />
+              ))}
+            </ul>
+          </section>
+        )
+      })}
+      <div ref={end} />
+    </>
+  )
+}
+
+/** The first so many of all groups together. */
+function firstOf(sections: ReturnType<typeof grouped>, most: number) {
+  const before = sections.map((_, i) => sections.slice(0, i).reduce((sum, { cards }) => sum + cards.length, 0))
+  return sections.map(({ group, cards }, i) => ({
+    group,
+    all: cards.length,
+    cards: cards.slice(0, Math.max(0, most - (before[i] ?? 0))),
+  }))
+}
+
 function describe(error: unknown): string {
-  const first = error instanceof Refused ? error.problems[0] : undefined
+  const [first] = problemsOf(error)
   if (!first) return words('saving.try-again')
   return first.at === '' ? first.message : words('shelf.refused-at', { at: first.at, message: first.message })
 }

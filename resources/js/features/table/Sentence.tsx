@@ -1,6 +1,7 @@
 import { ChevronsUpDown, SlidersHorizontal } from 'lucide-react'
 import { Popover } from 'radix-ui'
-import type { Catalogue, DesignView } from '@/api/client'
+import type { Catalogue, Change, DesignView, PaperStock, ToolSet } from '@/api/client'
+import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
 import { hasWords, words, wordsAround } from '@/words'
@@ -86,8 +87,9 @@ const sizeAside = (size: { width: string; height: string }) => (
   </>
 )
 
-/** A card or an envelope by its name, instead of its two lengths. */
+/** A card or an envelope by its name, published or the maker's own, instead of its two lengths. */
 function NamedSizes({ book, view, catalogue }: SentenceProps) {
+  const own = useLibrary().library?.sizes ?? []
   const isNow = (size: { width: string; height: string }) =>
     size.width === view.fields['/holds/width']?.text && size.height === view.fields['/holds/height']?.text
   const now = catalogue.sizes.find((size) => size.kind !== 'sheet' && isNow(size))
@@ -103,9 +105,20 @@ function NamedSizes({ book, view, catalogue }: SentenceProps) {
       label={words('field.size-by-name')}
       value={now?.id ?? ''}
       face={<ChevronsUpDown aria-hidden="true" className="size-5" />}
-      groups={[group('card'), group('envelope')]}
+      groups={[
+        ...(own.length > 0
+          ? [
+              {
+                label: words('sizes.own'),
+                choices: own.map((size) => ({ value: size.id, label: size.name, aside: sizeAside(size) })),
+              },
+            ]
+          : []),
+        group('card'),
+        group('envelope'),
+      ]}
       onChoose={(id) => {
-        const size = catalogue.sizes.find((one) => one.id === id)
+        const size = [...catalogue.sizes, ...own].find((one) => one.id === id)
         if (size)
           book.set([
             { at: '/holds/width', to: size.width },
@@ -116,12 +129,16 @@ function NamedSizes({ book, view, catalogue }: SentenceProps) {
   )
 }
 
-/** The sheet it must come out of, if any. */
+/** The paper from the drawer or the sheet it must come out of, if any. */
 function PaperSheet({ book, view, catalogue }: SentenceProps) {
+  const papers = useLibrary().library?.papers ?? []
+  const paper = view.choices['/paper/name']
   const [width, height] = [view.fields['/paper/sheet/width'], view.fields['/paper/sheet/height']]
   const sheets = catalogue.sizes.filter((size) => size.kind === 'sheet')
   const now = sheets.find((size) => size.width === width?.text && size.height === height?.text)
   const choose = (id: string) => {
+    const kept = papers.find((one) => one.id === id)
+    if (kept) return book.set(paperChanges(kept))
     const size = sheets.find((one) => one.id === id)
     book.set(
       size
@@ -137,9 +154,26 @@ function PaperSheet({ book, view, catalogue }: SentenceProps) {
       <ChoicePart
         label={words('field.paper.sheet')}
         value={now?.id ?? (width ? 'own' : 'any')}
-        face={width ? (now ? words(`size.${now.id}`) : words('sheet.own')) : words('sheet.any')}
+        face={paper ?? (width ? (now ? words(`size.${now.id}`) : words('sheet.own')) : words('sheet.any'))}
         groups={[
           { choices: [{ value: 'any', label: words('sheet.any') }] },
+          ...(papers.length > 0
+            ? [
+                {
+                  label: words('papers.title'),
+                  choices: papers.map((one) => ({
+                    value: one.id,
+                    label: one.name,
+                    aside:
+                      one.width && one.height ? (
+                        sizeAside({ width: one.width, height: one.height })
+                      ) : (
+                        <Figure text={one.caliper} />
+                      ),
+                  })),
+                },
+              ]
+            : []),
           {
             label: words('sizes.sheet'),
             choices: sheets.map((size) => ({
@@ -164,6 +198,61 @@ function PaperSheet({ book, view, catalogue }: SentenceProps) {
   )
 }
 
+/** A design that uses a paper takes its caliper, its sheet and its colour. */
+function paperChanges(paper: PaperStock): Change[] {
+  return [
+    { at: '/paper/name', to: paper.name },
+    { at: '/paper/colour', to: paper.colour },
+    { at: '/paper/grammage', to: paper.grammage },
+    { at: '/paper/caliper', to: paper.caliper },
+    { at: '/paper/sheet', to: paper.width && paper.height ? { width: paper.width, height: paper.height } : null },
+  ]
+}
+
+/** A design that uses a set of tools is rounded to them, in their system. */
+function toolChanges(tools: ToolSet): Change[] {
+  return [
+    { at: '/system', to: tools.system },
+    { at: '/tools/name', to: tools.name },
+    { at: '/tools/cut', to: tools.cut },
+    { at: '/tools/score', to: tools.score },
+    { at: '/tools/punch', to: tools.punch },
+    { at: '/tools/notch', to: tools.notch },
+    { at: '/tools/reach', to: tools.reach },
+  ]
+}
+
+const USUAL_TOOLS: Change[] = [{ at: '/tools', to: null }]
+
+/** The set of tools by its name. */
+function Tools({ book, view }: Pick<SentenceProps, 'book' | 'view'>) {
+  const sets = useLibrary().library?.tools ?? []
+  const now = sets.find((set) => set.name === view.choices['/tools/name'])
+  if (sets.length === 0) return null
+  return (
+    <p className="mb-2 text-[1.1rem]">
+      {words('tools.with')}{' '}
+      <ChoicePart
+        label={words('place.tools')}
+        value={now?.id ?? ''}
+        face={view.choices['/tools/name'] ?? words('tools.usual-set')}
+        groups={[
+          {
+            choices: [
+              { value: '', label: words('tools.usual-set') },
+              ...sets.map((set) => ({ value: set.id, label: set.name })),
+            ],
+          },
+        ]}
+        onChoose={(id) => {
+          const set = sets.find((one) => one.id === id)
+          book.set(set ? toolChanges(set) : USUAL_TOOLS)
+        }}
+      />
+    </p>
+  )
+}
+
 const DETAILS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/tools/reach', '/clearance/depth']
 
 /** What most boards and trimmers reach. */
@@ -180,7 +269,7 @@ function Details({ book, view, more }: Pick<SentenceProps, 'book' | 'view'> & { 
       <Popover.Trigger className="part" data-wrong={isWrong} data-default={!isOwn}>
         <span className="part-face inline-flex items-center gap-1.5">
           <SlidersHorizontal aria-hidden="true" className="size-4" />
-          {words(isOwn ? 'tools.own' : 'tools.usual')}
+          {view.choices['/tools/name'] ?? words(isOwn ? 'tools.own' : 'tools.usual')}
         </span>
       </Popover.Trigger>
       <Popover.Portal>
@@ -192,6 +281,7 @@ function Details({ book, view, more }: Pick<SentenceProps, 'book' | 'view'> & { 
           collisionPadding={12}
         >
           <h2 className="mb-1 text-lg leading-snug">{words('tools.title')}</h2>
+          <Tools book={book} view={view} />
           <dl className="grid grid-cols-[1fr_auto] items-center gap-x-6 text-[1.05rem]">
             {fields.map((at) => (
               <div key={at} className="contents">

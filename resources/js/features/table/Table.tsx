@@ -4,6 +4,7 @@ import { Tabs } from 'radix-ui'
 import type { Catalogue, DesignView, Piece } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
+import { isTyping } from '@/ui/isTyping'
 import { Still } from '@/ui/Still'
 import { words } from '@/words'
 import { openDraftBook, type DraftBook } from './draftBook'
@@ -81,6 +82,7 @@ function Laid({ book, view, catalogue }: LaidProps) {
   const [lit, setLit] = useState<Lit>(NOTHING)
   const { design } = view
   const shown = useShown(design.pieces)
+  useViewKeys(shown.set)
   const alternatives = useAlternatives(view, saving === 'saved')
   const { pieces, isFold } = shown
   const first = pieces[0]
@@ -222,6 +224,19 @@ function useShown(all: Piece[]) {
     set,
     nameOf: pieceName,
   }
+}
+
+/** S shows the sheet, F the fold. */
+function useViewKeys(set: (name: string, value: string | null) => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+      if (event.key.toLowerCase() === 's') set('view', null)
+      else if (event.key.toLowerCase() === 'f') set('view', 'fold')
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [set])
 }
 
 function Bar({ view, shown }: { view: DesignView; shown: ReturnType<typeof useShown> }) {

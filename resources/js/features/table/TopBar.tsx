@@ -1,24 +1,25 @@
 import {
   Check,
   CloudOff,
+  Columns3,
   Ellipsis,
   FileJson,
-  Moon,
+  History as HistoryIcon,
   PencilRuler,
   Printer,
   Redo2,
   Shapes,
-  Sun,
   Undo2,
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { files, type DesignView, type Piece } from '@/api/client'
-import { useTheme } from '@/ui/theme'
+import { LookButtons } from '@/ui/Header'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
 import type { DraftBook, Saving } from './draftBook'
+import { HistorySheet } from './HistorySheet'
 
 interface TopBarProps {
   book: DraftBook
@@ -29,7 +30,7 @@ interface TopBarProps {
 /** The design's name, whether it is kept, the way back and forth, and what can be handed on. */
 export function TopBar({ book, view, piece }: TopBarProps) {
   const saving = book.use((state) => state.saving)
-  const [theme, toggleTheme] = useTheme()
+  const [showsHistory, setShowsHistory] = useState(false)
   return (
     <header className="flex items-center gap-3 px-5 py-1.5">
       <Wordmark label={words('table.to-shelf')} />
@@ -56,14 +57,20 @@ export function TopBar({ book, view, piece }: TopBarProps) {
       >
         <Redo2 aria-hidden="true" className="size-5" />
       </button>
-      <button type="button" className="quiet-button" onClick={toggleTheme} aria-label={words(`theme.${theme}`)}>
-        {theme === 'dark' ? (
-          <Sun aria-hidden="true" className="size-5" />
-        ) : (
-          <Moon aria-hidden="true" className="size-5" />
-        )}
+      <button
+        type="button"
+        className="quiet-button"
+        onClick={() => setShowsHistory(true)}
+        aria-label={words('action.history')}
+      >
+        <HistoryIcon aria-hidden="true" className="size-5" />
       </button>
+      <Link className="quiet-button" to={`/designs/${view.id}/compare`} aria-label={words('action.compare')}>
+        <Columns3 aria-hidden="true" className="size-5" />
+      </Link>
+      <LookButtons />
       <HandOn view={view} piece={piece} />
+      {showsHistory && <HistorySheet book={book} view={view} onDone={() => setShowsHistory(false)} />}
     </header>
   )
 }

@@ -29,6 +29,8 @@ export interface DraftBook {
   redo: () => void
   focus: (at: string | null) => void
   forgetTrouble: () => void
+  /** Shows what the server says the design is now, after something other than an edit. */
+  show: (view: DesignView) => void
 }
 
 interface Kept {
@@ -173,6 +175,9 @@ export function openDraftBook(designId: string, storage: Storage = localStorage)
     focus(at) {
       focused = at
       settle()
+    },
+    show(view) {
+      put({ view, drafts: {}, trouble: null })
     },
     forgetTrouble() {
       put({ trouble: null })

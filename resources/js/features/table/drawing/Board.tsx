@@ -21,6 +21,8 @@ interface BoardProps {
   design: Sized
   pieces: Piece[]
   isToOneScale?: boolean
+  /** Pixels to a millimetre, where it must be the same as elsewhere. */
+  scale?: number
   lit: Lit
   colour?: string | undefined
   /** Whether it can be looked at more closely. */
@@ -29,14 +31,23 @@ interface BoardProps {
 }
 
 /** The sheets on the table, to scale, with everything that is set, cut, folded and glued. */
-export function Board({ design, pieces, isToOneScale = true, lit, colour, hasLens = true, onLight }: BoardProps) {
+export function Board({
+  design,
+  pieces,
+  isToOneScale = true,
+  scale,
+  lit,
+  colour,
+  hasLens = true,
+  onLight,
+}: BoardProps) {
   const [ref, size] = useSize<HTMLDivElement>()
   const { lens, attach, by, reset, keepWithin } = useLens()
   const { width, height } = size
   useEffect(() => keepWithin(width, height), [keepWithin, width, height])
   const views = useMemo(
-    () => viewsOf(pieces, width, height, isToOneScale).map((view) => through(view, lens)),
-    [pieces, width, height, isToOneScale, lens],
+    () => viewsOf(pieces, width, height, isToOneScale, scale).map((view) => through(view, lens)),
+    [pieces, width, height, isToOneScale, scale, lens],
   )
   const litOn = (piece: Piece) => (piece.id === lit.piece ? lit.measures : [])
   const labels = placeLabels(

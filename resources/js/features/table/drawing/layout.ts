@@ -2,7 +2,7 @@ import type { Piece } from '@/api/client'
 import { viewOf, type Room, type View } from './geometry'
 
 /** Room around each sheet for its rulers and dimensions, in pixels. */
-export const AROUND = { left: 74, top: 46, right: 64, bottom: 42 }
+export const AROUND = { left: 76, top: 52, right: 68, bottom: 44 }
 
 /** What zooming and panning do to a fitted picture. */
 export interface Lens {
@@ -20,9 +20,21 @@ function extent(piece: Piece): { wide: number; high: number } {
 }
 
 /** A view of each piece, all in one picture: to one scale, or each as large as its place allows. */
-export function viewsOf(pieces: readonly Piece[], width: number, height: number, isToOneScale: boolean): View[] {
+/** Pixels to a millimetre at which each of them, by itself, goes into a picture of that size. */
+export function commonScale(pieces: readonly Piece[], width: number, height: number): number {
+  return Math.min(...pieces.map((piece) => columnsFor([extent(piece)], width, height).scale), 20)
+}
+
+export function viewsOf(
+  pieces: readonly Piece[],
+  width: number,
+  height: number,
+  isToOneScale: boolean,
+  given?: number,
+): View[] {
   const sizes = pieces.map(extent)
-  const best = columnsFor(sizes, width, height)
+  const found = columnsFor(sizes, width, height)
+  const best = { ...found, scale: given ?? found.scale }
   const rows = Math.ceil(pieces.length / best.columns)
   const cell = { width: width / best.columns, height: height / rows }
   const heights = rowHeights(sizes, best.columns)

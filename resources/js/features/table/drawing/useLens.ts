@@ -1,6 +1,7 @@
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { isTyping } from '@/ui/isTyping'
 import { PLAIN, type Lens } from './layout'
 
 const CLOSEST = 12
@@ -54,6 +55,3 @@ export function useLens() {
 
   return { lens, attach, by, reset, keepWithin }
 }
-
-const isTyping = (target: EventTarget | null) =>
-  target instanceof Element && target.matches('input, textarea, select, [role=slider], canvas')

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\JsonBody;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\StillWriter;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Request\SpecEditor;
+use Gimbo\Core\Sizing;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Everything that could be made for one thing, sized and drawn for it: `{"holds": {…}, "system": …}`, bare numbers in that system. */
+final class StartController
+{
+    public function __invoke(Request $request, Sizing $sizing): JsonResponse
+    {
+        $body = JsonBody::of($request)->object();
+        $holds = is_array($body['holds'] ?? null) ? $body['holds'] : throw InvalidDocument::at('/holds', Reason::of('field.not-an-object', ['known' => ['width', 'height', 'thickness', 'count']]));
+        $spec = SpecEditor::withUnits(['holds' => $holds, 'system' => $body['system'] ?? 'imperial']);
+        $starts = [];
+        foreach ($sizing->makes->ids() as $make) {
+            $design = $sizing->size(['make' => $make] + $spec);
+            $words = LengthFormatter::for($design->request->system);
+            $sheet = $design->pieces[0]->sheet;
+            $starts[] = [
+                'make' => $make,
+                'picture' => StillWriter::write($design),
+                'sheet' => ['width' => $words->text($sheet->width), 'height' => $words->text($sheet->height)],
+                'pieces' => count($design->pieces),
+                'fits' => array_filter($design->fits, fn (Fit $fit) => ! $fit->isOk()) === [],
+            ];
+        }
+
+        return new JsonResponse(['spec' => $spec, 'starts' => $starts]);
+    }
+}

@@ -1,0 +1,26 @@
+import type { Catalogue } from '@/api/client'
+import { useLibrary } from '@/api/useLibrary'
+import { ErrorNote } from '@/ui/ErrorNote'
+import { Header } from '@/ui/Header'
+import { words } from '@/words'
+import { Papers } from './Papers'
+import { Sizes } from './Sizes'
+import { ToolSets } from './ToolSets'
+
+/** The maker's own sizes, tools and papers. */
+export function LibraryPage({ kind, catalogue }: { kind: string; catalogue: Catalogue }) {
+  const { library, isFailing } = useLibrary()
+  return (
+    <div className="flex h-full flex-col">
+      <Header />
+      <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
+        <div className="mx-auto max-w-5xl">
+          {isFailing && <ErrorNote>{words('saving.try-again')}</ErrorNote>}
+          {library && kind === 'sizes' && <Sizes own={library.sizes} published={catalogue.sizes} />}
+          {library && kind === 'tools' && <ToolSets sets={library.tools} />}
+          {library && kind === 'papers' && <Papers papers={library.papers} />}
+        </div>
+      </main>
+    </div>
+  )
+}

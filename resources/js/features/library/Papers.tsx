@@ -1,0 +1,184 @@
+import { Plus } from 'lucide-react'
+import { useState } from 'react'
+import type { PaperStock } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { SelectField } from '@/ui/SelectField'
+import { TextField } from '@/ui/TextField'
+import { words } from '@/words'
+import { EntryForm, RowButtons } from './EntryForm'
+import { SystemField } from './Sizes'
+import { filled, useEntryForm } from './useEntryForm'
+import { useTrial } from './useTrial'
+
+const BASES = ['gsm', 'text-lb', 'cover-lb'] as const
+const BLANK = { name: '', system: 'imperial', weight: '', basis: 'gsm', caliper: '', width: '', height: '', colour: '' }
+
+/** Digits become the number they are; anything else is left for the server to say what is wrong with it. */
+const toEntry = (draft: Record<string, string>) => {
+  const entry = filled(draft)
+  return /^\d{1,6}$/.test(entry.weight ?? '') ? { ...entry, weight: Number(entry.weight) } : entry
+}
+
+/** The maker's papers: weight, caliper, sheet and colour. */
+export function Papers({ papers }: { papers: PaperStock[] }) {
+  const form = useEntryForm('papers', BLANK, toEntry)
+  const [isStacking, setStacking] = useState(false)
+  const { draft, problems, put } = form
+  return (
+    <>
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        <h1 className="mr-auto text-2xl">{words('papers.title')}</h1>
+        <button type="button" className="full-button" onClick={() => form.open()}>
+          <Plus aria-hidden="true" className="size-5" />
+          {words('papers.add')}
+        </button>
+      </div>
+      <p className="mb-4 max-w-2xl text-soft">{words('papers.why')}</p>
+      {papers.length === 0 && <p className="rounded-xl border border-line bg-panel p-5">{words('papers.none')}</p>}
+      <ul className="grid gap-4 md:grid-cols-2 lg:grid-cols-3">
+        {papers.map((paper) => (
+          <li key={paper.id} className="flex flex-col overflow-hidden rounded-xl border border-line bg-panel">
+            <span
+              className="h-14 border-b border-line bg-paper"
+              style={paper.colour ? { background: paper.colour } : undefined}
+            />
+            <span className="flex-1 px-5 pt-3">
+              <h2 className="text-lg">{paper.name}</h2>
+              <p className="text-soft">
+                {paper.weight !== null && `${words(`weight.${paper.basis}`, { weight: paper.weight })} · `}
+                <Figure text={paper.caliper} /> {words('papers.thick')}
+              </p>
+              {paper.width && paper.height && (
+                <p className="text-soft">
+                  {words('papers.sheet')} <Figure text={paper.width} /> × <Figure text={paper.height} />
+                </p>
+              )}
+            </span>
+            <span className="px-2 pb-1">
+              <RowButtons
+                name={paper.name}
+                onChange={() =>
+                  form.open(
+                    Object.fromEntries(
+                      Object.keys(BLANK).map((field) => [field, String(paper[field as keyof PaperStock] ?? '')]),
+                    ),
+                    paper.id,
+                  )
+                }
+                onRemove={() => void form.remove(paper.id)}
+              />
+            </span>
+          </li>
+        ))}
+      </ul>
+      <EntryForm title={words(form.isNew ? 'papers.add' : 'papers.change')} form={form}>
+        {draft && (
+          <>
+            <div className="grid grid-cols-2 gap-4">
+              <TextField
+                label={words('entry.name')}
+                value={draft.name ?? ''}
+                problem={problems.name}
+                onChange={put('name')}
+                autoFocus
+              />
+              <SystemField value={draft.system ?? 'imperial'} onChange={put('system')} />
+              <TextField
+                label={words('papers.weight')}
+                value={draft.weight ?? ''}
+                problem={problems.weight}
+                inputMode="numeric"
+                onChange={put('weight')}
+              />
+              <SelectField
+                label={words('papers.basis')}
+                value={draft.basis ?? 'gsm'}
+                choices={BASES.map((value) => ({ value, label: words(`basis.${value}`) }))}
+                onChange={put('basis')}
+              />
+              <TextField
+                label={words('papers.caliper')}
+                value={draft.caliper ?? ''}
+                problem={problems.caliper}
+                placeholder={words('papers.from-weight')}
+                onChange={put('caliper')}
+              />
+              <button type="button" className="quiet-button self-end text-live" onClick={() => setStacking(true)}>
+                {words('trial.caliper')}
+              </button>
+            </div>
+            {isStacking && (
+              <Stack
+                onFound={(caliper) => {
+                  put('caliper')(caliper)
+                  setStacking(false)
+                }}
+              />
+            )}
+            <div className="grid grid-cols-3 gap-4">
+              <TextField
+                label={words('papers.width')}
+                value={draft.width ?? ''}
+                problem={problems.width}
+                onChange={put('width')}
+              />
+              <TextField
+                label={words('papers.height')}
+                value={draft.height ?? ''}
+                problem={problems.height}
+                onChange={put('height')}
+              />
+              <TextField
+                label={words('papers.colour')}
+                value={draft.colour === '' ? '#ffffff' : (draft.colour ?? '')}
+                problem={problems.colour}
+                type="color"
+                onChange={put('colour')}
+              />
+            </div>
+          </>
+        )}
+      </EntryForm>
+    </>
+  )
+}
+
+/** One sheet is too thin to measure: a stack of them is not. */
+function Stack({ onFound }: { onFound: (caliper: string) => void }) {
+  const { typed, put, trial, problems } = useTrial('caliper', { sheets: '20', stack: '' }, ({ stack, sheets }) => ({
+    stack,
+    sheets: Number(sheets),
+  }))
+  return (
+    <section aria-label={words('trial.caliper')} className="rounded-xl border border-line bg-table/50 p-4">
+      <p className="mb-3">{words('trial.caliper.how')}</p>
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label={words('trial.sheets')}
+          value={typed.sheets ?? ''}
+          problem={problems.sheets}
+          inputMode="numeric"
+          onChange={put('sheets')}
+        />
+        <TextField
+          label={words('trial.stack')}
+          value={typed.stack ?? ''}
+          problem={problems.stack}
+          onChange={put('stack')}
+        />
+      </div>
+      <div role="status" className="mt-3 flex min-h-11 items-center justify-between gap-3">
+        {trial && (
+          <>
+            <span>
+              {words('trial.caliper-is')} <Figure text={trial.value} className="text-xl font-semibold" />
+            </span>
+            <button type="button" className="quiet-button font-semibold text-live" onClick={() => onFound(trial.value)}>
+              {words('trial.use')}
+            </button>
+          </>
+        )}
+      </div>
+    </section>
+  )
+}

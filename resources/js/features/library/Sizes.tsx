@@ -1,0 +1,154 @@
+import { Download, FileInput, Plus } from 'lucide-react'
+import { files, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { SelectField } from '@/ui/SelectField'
+import { TextField } from '@/ui/TextField'
+import { words } from '@/words'
+import { EntryForm, RowButtons } from './EntryForm'
+import { SizesFile } from './SizesFile'
+import { filled, useEntryForm } from './useEntryForm'
+import { useRef, useState } from 'react'
+
+const KINDS = ['card', 'envelope', 'sheet'] as const
+const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '' }
+
+/** Cards, envelopes and sheets by published standard, and the maker's own. */
+export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue['sizes'] }) {
+  const form = useEntryForm('sizes', BLANK, filled)
+  const [csv, setCsv] = useState<string | null>(null)
+  const picker = useRef<HTMLInputElement>(null)
+  const { draft, problems, put } = form
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-center gap-2">
+        <h1 className="mr-auto text-2xl">{words('sizes.title')}</h1>
+        <button type="button" className="quiet-button" onClick={() => picker.current?.click()}>
+          <FileInput aria-hidden="true" className="size-5" />
+          {words('sizes.take-in')}
+        </button>
+        <input
+          ref={picker}
+          type="file"
+          accept=".csv,text/csv"
+          className="hidden"
+          aria-label={words('sizes.take-in')}
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file)
+              void file
+                .slice(0, LARGEST_FILE + 1)
+                .text()
+                .then(setCsv)
+          }}
+        />
+        <a className="quiet-button" href={files.sizes()} download>
+          <Download aria-hidden="true" className="size-5" />
+          {words('sizes.hand-on')}
+        </a>
+        <button type="button" className="full-button" onClick={() => form.open()}>
+          <Plus aria-hidden="true" className="size-5" />
+          {words('sizes.add')}
+        </button>
+      </div>
+      <section className="mb-7">
+        <h2 className="mb-1 text-lg">{words('sizes.own')}</h2>
+        {own.length === 0 && <p className="text-soft">{words('sizes.none')}</p>}
+        <table className="w-full">
+          <tbody>
+            {own.map((size) => (
+              <tr key={size.id} className="border-b border-line">
+                <SizeCells name={size.name} size={size} aside={words(`sizes.kind.${size.kind}`)} />
+                <td>
+                  <RowButtons
+                    name={size.name}
+                    onChange={() => form.open({ ...size }, size.id)}
+                    onRemove={() => void form.remove(size.id)}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      {KINDS.map((kind) => (
+        <section key={kind} className="mb-7">
+          <h2 className="mb-1 text-lg">{words(`sizes.${kind}`)}</h2>
+          <table className="w-full">
+            <tbody>
+              {published
+                .filter((size) => size.kind === kind)
+                .map((size) => (
+                  <tr key={size.id} className="border-b border-line">
+                    <SizeCells name={words(`size.${size.id}`)} size={size} aside={size.source} />
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+      <EntryForm title={words(form.isNew ? 'sizes.add' : 'sizes.change')} form={form}>
+        {draft && (
+          <>
+            <TextField
+              label={words('entry.name')}
+              value={draft.name ?? ''}
+              problem={problems.name}
+              onChange={put('name')}
+              autoFocus
+            />
+            <div className="grid grid-cols-2 gap-4">
+              <SelectField
+                label={words('entry.kind')}
+                value={draft.kind ?? 'card'}
+                choices={KINDS.map((value) => ({ value, label: words(`sizes.kind.${value}`) }))}
+                onChange={put('kind')}
+              />
+              <SystemField value={draft.system ?? 'imperial'} onChange={put('system')} />
+              <TextField
+                label={words('entry.width')}
+                value={draft.width ?? ''}
+                problem={problems.width}
+                onChange={put('width')}
+              />
+              <TextField
+                label={words('entry.height')}
+                value={draft.height ?? ''}
+                problem={problems.height}
+                onChange={put('height')}
+              />
+            </div>
+          </>
+        )}
+      </EntryForm>
+      <SizesFile csv={csv} onDone={() => setCsv(null)} />
+    </>
+  )
+}
+
+const LARGEST_FILE = 250 * 1024
+
+export function SystemField({ value, onChange }: { value: string; onChange: (value: string) => void }) {
+  return (
+    <SelectField
+      label={words('entry.system')}
+      value={value}
+      choices={['imperial', 'metric'].map((system) => ({ value: system, label: words(`system.${system}`) }))}
+      onChange={onChange}
+    />
+  )
+}
+
+function SizeCells({ name, size, aside }: { name: string; size: Pick<NamedSize, 'width' | 'height'>; aside: string }) {
+  return (
+    <>
+      <th scope="row" className="w-[34%] py-2 pr-3 text-left font-semibold">
+        {name}
+      </th>
+      <td className="w-[26%] py-2 text-lg whitespace-nowrap">
+        <Figure text={size.width} /> × <Figure text={size.height} />
+      </td>
+      <td className="py-2 text-soft">{aside}</td>
+    </>
+  )
+}

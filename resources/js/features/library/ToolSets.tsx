@@ -1,0 +1,98 @@
+import { Plus } from 'lucide-react'
+import { useState } from 'react'
+import type { ToolSet } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { TextField } from '@/ui/TextField'
+import { words } from '@/words'
+import { EntryForm, RowButtons } from './EntryForm'
+import { SystemField } from './Sizes'
+import { NotchTrial } from './NotchTrial'
+import { filled, useEntryForm } from './useEntryForm'
+
+const FIELDS = ['cut', 'score', 'punch', 'notch', 'reach'] as const
+const BLANK = { name: '', system: 'imperial', cut: '', score: '', punch: '', notch: '', reach: '' }
+
+/** The maker's tools: the smallest step each can be set to, how far they reach, and the notch as it really is. */
+export function ToolSets({ sets }: { sets: ToolSet[] }) {
+  const form = useEntryForm('tools', BLANK, filled)
+  const [isTrying, setTrying] = useState(false)
+  const { draft, problems, put } = form
+  return (
+    <>
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        <h1 className="mr-auto text-2xl">{words('tools-page.title')}</h1>
+        <button type="button" className="full-button" onClick={() => form.open()}>
+          <Plus aria-hidden="true" className="size-5" />
+          {words('tools-page.add')}
+        </button>
+      </div>
+      <p className="mb-4 max-w-2xl text-soft">{words('tools-page.why')}</p>
+      {sets.length === 0 && <p className="rounded-xl border border-line bg-panel p-5">{words('tools-page.none')}</p>}
+      <ul className="grid gap-4 md:grid-cols-2">
+        {sets.map((set) => (
+          <li key={set.id} className="rounded-xl border border-line bg-panel px-5 pt-4 pb-2">
+            <h2 className="text-lg">{set.name}</h2>
+            <p className="text-soft">{words(`system.${set.system}`)}</p>
+            <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-1">
+              {FIELDS.map((field) => (
+                <div key={field} className="contents">
+                  <dt>{words(`field.tools.${field}`)}</dt>
+                  <dd className="text-right text-lg font-semibold">
+                    {set[field] ? (
+                      <Figure text={set[field]} />
+                    ) : (
+                      <span className="font-normal text-soft">{words('entry.unsaid')}</span>
+                    )}
+                  </dd>
+                </div>
+              ))}
+            </dl>
+            <RowButtons
+              name={set.name}
+              onChange={() => form.open({ ...set, reach: set.reach ?? '' }, set.id)}
+              onRemove={() => void form.remove(set.id)}
+            />
+          </li>
+        ))}
+      </ul>
+      <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form}>
+        {draft && (
+          <>
+            <div className="grid grid-cols-2 gap-4">
+              <TextField
+                label={words('entry.name')}
+                value={draft.name ?? ''}
+                problem={problems.name}
+                onChange={put('name')}
+                autoFocus
+              />
+              <SystemField value={draft.system ?? 'imperial'} onChange={put('system')} />
+              {FIELDS.map((field) => (
+                <TextField
+                  key={field}
+                  label={words(`field.tools.${field}`)}
+                  value={draft[field] ?? ''}
+                  problem={problems[field]}
+                  placeholder={words('entry.usual')}
+                  onChange={put(field)}
+                />
+              ))}
+              <button type="button" className="quiet-button self-end text-live" onClick={() => setTrying(true)}>
+                {words('trial.notch')}
+              </button>
+            </div>
+            {isTrying && (
+              <NotchTrial
+                system={draft.system ?? 'imperial'}
+                onFound={(notch) => {
+                  put('notch')(notch)
+                  setTrying(false)
+                }}
+              />
+            )}
+          </>
+        )}
+      </EntryForm>
+    </>
+  )
+}

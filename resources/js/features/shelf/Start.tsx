@@ -1,0 +1,150 @@
+import { useEffect, useState } from 'react'
+import { api, problemsOf, type Catalogue } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { Still } from '@/ui/Still'
+import { TextField } from '@/ui/TextField'
+import { words } from '@/words'
+
+type Held = Catalogue['held'][number]
+type Starts = Awaited<ReturnType<typeof api.starts>>
+
+interface StartProps {
+  catalogue: Catalogue
+  onStart: (make: string, spec: object) => void
+}
+
+/** The way in: what is in the maker's hand, its size, and everything that could be made for it, drawn and sized by the core. */
+export function Start({ catalogue, onStart }: StartProps) {
+  const [held, setHeld] = useState<Held | null>(null)
+  if (!held)
+    return (
+      <section>
+        <h2 className="mb-1 text-2xl">{words('start.what')}</h2>
+        <p className="mb-4 text-soft">{words('start.what-note')}</p>
+        <ul className="grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-3">
+          {catalogue.held.map((one) => (
+            <li key={one.id}>
+              <button type="button" className="picture-button" onClick={() => setHeld(one)}>
+                <span className="block h-28 w-full">
+                  <Still of={one.picture} />
+                </span>
+                <span className="font-serif text-lg font-semibold">{words(`held.${one.id}`)}</span>
+                <span className="text-[0.95rem] leading-snug text-soft">{words(`held.${one.id}.note`)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+    )
+  return <Sized key={held.id} held={held} catalogue={catalogue} onStart={onStart} onBack={() => setHeld(null)} />
+}
+
+const FIELDS = ['width', 'height', 'thickness', 'count'] as const
+const SETTLED_MS = 60
+
+function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; onBack: () => void }) {
+  const isCardToMake = held.id === 'card-to-make'
+  const [typed, setTyped] = useState<Record<string, string>>({ ...held.usual, count: String(held.usual.count) })
+  const [found, setFound] = useState<Starts | null>(null)
+  const [problems, setProblems] = useState<Record<string, string>>({})
+
+  useEffect(() => {
+    let isOver = false
+    const timer = setTimeout(() => {
+      api.starts(typed).then(
+        (starts) => {
+          if (isOver) return
+          setFound(starts)
+          setProblems({})
+        },
+        (error: unknown) => {
+          if (!isOver)
+            setProblems(
+              Object.fromEntries(problemsOf(error).map(({ at, message }) => [at.replace('/holds/', ''), message])),
+            )
+        },
+      )
+    }, SETTLED_MS)
+    return () => {
+      isOver = true
+      clearTimeout(timer)
+    }
+  }, [typed])
+
+  const suits = (make: string) => catalogue.makes.find((one) => one.id === make)?.holds.includes(held.id) ?? false
+  const isGood = Object.keys(problems).length === 0
+  const named = catalogue.sizes.filter((size) => size.kind !== 'sheet')
+  return (
+    <section>
+      <h2 className="mb-3 text-2xl">
+        {words(`start.size.${isCardToMake ? 'closed' : 'held'}`, { held: words(`held.${held.id}`) })}
+      </h2>
+      <div className="mb-5 grid max-w-4xl grid-cols-[repeat(4,minmax(0,1fr))_1.4fr] items-start gap-3">
+        {FIELDS.filter((field) => !isCardToMake || field === 'width' || field === 'height').map((field) => (
+          <TextField
+            key={field}
+            label={words(`start.${field}`)}
+            value={typed[field] ?? ''}
+            problem={problems[field]}
+            className="[&_input]:font-serif [&_input]:text-xl"
+            autoFocus={field === 'width'}
+            onFocus={(event) => event.target.select()}
+            onChange={(value) => setTyped((now) => ({ ...now, [field]: value }))}
+          />
+        ))}
+        <div>
+          <label htmlFor="start-named" className="mb-1 block text-[0.98rem] text-soft">
+            {words('start.named')}
+          </label>
+          <select
+            id="start-named"
+            className="field cursor-pointer"
+            value=""
+            onChange={(event) => {
+              const size = named.find((one) => one.id === event.target.value)
+              if (size) setTyped((now) => ({ ...now, width: size.width, height: size.height }))
+            }}
+          >
+            <option value="">{words('start.own')}</option>
+            {named.map((size) => (
+              <option key={size.id} value={size.id}>
+                {words(`size.${size.id}`)}
+              </option>
+            ))}
+          </select>
+        </div>
+      </div>
+      {problems[''] && (
+        <p role="alert" className="mb-3 text-warn">
+          {problems['']}
+        </p>
+      )}
+      <ul className={`grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-3 ${isGood ? '' : 'opacity-50'}`}>
+        {found?.starts
+          .filter((start) => suits(start.make))
+          .map((start) => (
+            <li key={start.make}>
+              <button
+                type="button"
+                className="picture-button"
+                disabled={!isGood}
+                onClick={() => onStart(start.make, { make: start.make, ...found.spec })}
+              >
+                <span className="block h-32 w-full">
+                  <Still of={start.picture} />
+                </span>
+                <span className="font-serif text-lg font-semibold">{words(`make.${start.make}.noun`)}</span>
+                <span className="text-[0.95rem] text-soft">
+                  {words('start.from')} <Figure text={start.sheet.width} unit={false} /> ×{' '}
+                  <Figure text={start.sheet.height} />
+                </span>
+              </button>
+            </li>
+          ))}
+      </ul>
+      <button type="button" className="quiet-button mt-4 -ml-3 text-live" onClick={onBack}>
+        {words('start.back')}
+      </button>
+    </section>
+  )
+}

@@ -1,0 +1,57 @@
+import { Keyboard, Moon, Sun } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { NavLink } from 'react-router'
+import { openKeys } from '@/ui/Keys'
+import { useTheme } from '@/ui/theme'
+import { Wordmark } from '@/ui/Wordmark'
+import { words } from '@/words'
+
+const PLACES = [
+  { to: '/', key: 'place.shelf' },
+  { to: '/library/sizes', key: 'place.sizes' },
+  { to: '/library/tools', key: 'place.tools' },
+  { to: '/library/papers', key: 'place.papers' },
+] as const
+
+/** The name, the places one can go to, and what belongs to this one. */
+export function Header({ children }: { children?: ReactNode }) {
+  return (
+    <header className="flex flex-wrap items-center gap-x-3 px-5 py-1.5">
+      <Wordmark label={words('table.to-shelf')} />
+      <nav aria-label={words('place.label')} className="ml-2 flex">
+        {PLACES.map(({ to, key }) => (
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className="flex min-h-11 items-center rounded-lg px-3 text-soft hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink aria-[current=page]:underline aria-[current=page]:decoration-live aria-[current=page]:decoration-[3px] aria-[current=page]:underline-offset-8"
+          >
+            {words(key)}
+          </NavLink>
+        ))}
+      </nav>
+      <span className="flex-1" />
+      <LookButtons />
+      {children}
+    </header>
+  )
+}
+
+/** The keyboard map, and light or dark. */
+export function LookButtons() {
+  const [theme, toggleTheme] = useTheme()
+  return (
+    <>
+      <button type="button" className="quiet-button" onClick={openKeys} aria-label={words('keys.open')}>
+        <Keyboard aria-hidden="true" className="size-5" />
+      </button>
+      <button type="button" className="quiet-button" onClick={toggleTheme} aria-label={words(`theme.${theme}`)}>
+        {theme === 'dark' ? (
+          <Sun aria-hidden="true" className="size-5" />
+        ) : (
+          <Moon aria-hidden="true" className="size-5" />
+        )}
+      </button>
+    </>
+  )
+}

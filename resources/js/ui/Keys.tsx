@@ -1,0 +1,64 @@
+import { useEffect, useState } from 'react'
+import { Sheet } from '@/ui/Sheet'
+import { isTyping } from '@/ui/isTyping'
+import { words } from '@/words'
+
+const OPEN = 'gimbo:keys'
+
+/** The same for a button anywhere. */
+export const openKeys = () => window.dispatchEvent(new Event(OPEN))
+
+const MAP: Record<string, string[][]> = {
+  anywhere: [['?'], ['Tab'], ['Esc']],
+  shelf: [['/'], ['N']],
+  field: [['↑', '↓'], ['Shift', '↑ ↓'], ['Enter']],
+  table: [['Ctrl', 'Z'], ['Ctrl', 'Shift', 'Z'], ['S'], ['F'], ['+', '−'], ['0']],
+  fold: [['← → ↑ ↓'], ['+', '−'], ['Home'], ['Space']],
+}
+
+/** Which key does what; opened with the question mark. */
+export function Keys() {
+  const [isOpen, setOpen] = useState(false)
+  useEffect(() => {
+    const open = () => setOpen(true)
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== '?' || isTyping(event.target)) return
+      event.preventDefault()
+      open()
+    }
+    window.addEventListener(OPEN, open)
+    window.addEventListener('keydown', onKey)
+    return () => {
+      window.removeEventListener(OPEN, open)
+      window.removeEventListener('keydown', onKey)
+    }
+  }, [])
+  return (
+    <Sheet title={words('keys.title')} isOpen={isOpen} onOpenChange={setOpen} isWide>
+      <div className="columns-2 gap-10">
+        {Object.entries(MAP).map(([place, keys]) => (
+          <section key={place} className="mb-5 break-inside-avoid">
+            <h3 className="mb-1 text-lg">{words(`keys.${place}`)}</h3>
+            <dl className="grid grid-cols-[9.5rem_1fr] items-baseline gap-x-4 gap-y-1.5">
+              {keys.map((combination, i) => (
+                <div key={i} className="contents">
+                  <dt className="flex flex-wrap gap-1">
+                    {combination.map((key) => (
+                      <kbd
+                        key={key}
+                        className="rounded-md border border-line bg-paper px-1.5 py-0.5 font-sans text-[0.95rem]"
+                      >
+                        {key}
+                      </kbd>
+                    ))}
+                  </dt>
+                  <dd>{words(`keys.${place}.${i}`)}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Sheet>
+  )
+}
