@@ -37,5 +37,6 @@ property:
 bench:
 	bench/run
 
+# Takes the pictures of every main view anew, for views that changed on purpose. Look at each of them afterwards.
 screenshots:
-	node docs/screenshots/take.mjs
+	npx playwright test pictures --update-snapshots

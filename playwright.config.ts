@@ -6,7 +6,11 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   workers: 1,
   timeout: 120_000,
-  expect: { timeout: 15_000 },
+  expect: {
+    timeout: 15_000,
+    // The pictures of the documentation are what the views are compared with.
+    toHaveScreenshot: { pathTemplate: 'docs/screenshots/{arg}{ext}', maxDiffPixelRatio: 0.003 },
+  },
   reporter: [['list']],
   forbidOnly: true,
   // A shared machine may stall a browser for seconds; what passes only the second time is reported as flaky.
@@ -28,11 +32,17 @@ export default defineConfig({
     },
     screenshot: 'only-on-failure',
   },
-  webServer: {
-    command: 'rm -f storage/framework/e2e.sqlite*; exec bin/start',
-    url: 'http://127.0.0.1:8471/api/ping',
-    env: { GIMBO_PORT: '8471', GIMBO_DATABASE: `${process.cwd()}/storage/framework/e2e.sqlite` },
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
-    timeout: 120_000,
-  },
+  webServer: [gimbo(8471, 'e2e'), gimbo(8474, 'pictures')],
 })
+
+/** A Gimbo of its own, begun with the demo alone. */
+function gimbo(port: number, name: string) {
+  const database = `storage/framework/${name}.sqlite`
+  return {
+    command: `rm -f ${database}*; exec bin/start`,
+    url: `http://127.0.0.1:${port}/api/ping`,
+    env: { GIMBO_PORT: String(port), GIMBO_DATABASE: `${process.cwd()}/${database}` },
+    gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
+    timeout: 120_000,
+  }
+}

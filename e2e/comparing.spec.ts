@@ -52,6 +52,7 @@ test('versions side by side: what differs stands out, one is kept, and that can 
   await page.getByRole('button', { name: 'Put Version 3 away' }).click()
   await expect(page.getByRole('region', { name: 'Version 3' })).toHaveCount(0)
   await page.getByRole('button', { name: 'Keep Version 2' }).click()
+  await expect(page).toHaveURL(/\/designs\/[^/]+$/)
   await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('3 in')
   await page.keyboard.press('Control+z')
   await expect(page.getByLabel('Depth', { exact: true })).not.toHaveValue('3 in')
@@ -192,6 +193,7 @@ test('papers: a stack says the caliper, and a design takes caliper, sheet and co
 test('the shelf: found, sorted, renamed, grouped, put away and back', async ({ page }) => {
   await openNew(page, {}, 'Zostera survey')
   await page.goto('/')
+  await expect(page.getByRole('link', { name: /Zostera survey/ })).toBeVisible()
   await page.locator('body').press('/')
   await page.keyboard.type('zostera')
   await expect(page.getByRole('main').getByRole('link')).toHaveCount(1)

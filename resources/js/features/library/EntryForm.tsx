@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { FormButtons } from '@/ui/FormButtons'
 import { Sheet } from '@/ui/Sheet'
 import { words } from '@/words'
 import type { useEntryForm } from './useEntryForm'
@@ -26,14 +27,7 @@ export function EntryForm({ title, form, children }: EntryFormProps) {
             {form.problems['']}
           </p>
         )}
-        <div className="flex justify-end gap-2 pt-2">
-          <button type="button" className="quiet-button" onClick={form.close}>
-            {words('form.leave')}
-          </button>
-          <button type="submit" className="full-button">
-            {words('form.keep')}
-          </button>
-        </div>
+        <FormButtons onLeave={form.close} />
       </form>
     </Sheet>
   )

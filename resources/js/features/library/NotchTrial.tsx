@@ -1,6 +1,6 @@
-import { Figure } from '@/ui/Figure'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
+import { Found } from './Found'
 import { useTrial } from './useTrial'
 
 const USUAL = { imperial: { side: '6 in', mark: '3 in' }, metric: { side: '150 mm', mark: '75 mm' } }
@@ -38,19 +38,7 @@ export function NotchTrial({ system, onFound }: NotchTrialProps) {
           ))}
         </div>
       </div>
-      <div role="status" className="mt-3 flex min-h-11 flex-wrap items-center justify-between gap-3">
-        {trial && (
-          <>
-            <span className={trial.isSure ? '' : 'text-warn'}>
-              {words(trial.isSure ? 'trial.notch-is' : 'trial.not-sure')}{' '}
-              <Figure text={trial.isSure ? trial.value : trial.spread} className="text-xl font-semibold" />
-            </span>
-            <button type="button" className="quiet-button font-semibold text-live" onClick={() => onFound(trial.value)}>
-              {words('trial.use')}
-            </button>
-          </>
-        )}
-      </div>
+      <Found trial={trial} said={words('trial.notch-is')} onUse={onFound} />
     </section>
   )
 }

@@ -8,6 +8,7 @@ import { words } from '@/words'
 import { EntryForm, RowButtons } from './EntryForm'
 import { SystemField } from './Sizes'
 import { filled, useEntryForm } from './useEntryForm'
+import { Found } from './Found'
 import { useTrial } from './useTrial'
 
 const BASES = ['gsm', 'text-lb', 'cover-lb'] as const
@@ -167,18 +168,7 @@ function Stack({ onFound }: { onFound: (caliper: string) => void }) {
           onChange={put('stack')}
         />
       </div>
-      <div role="status" className="mt-3 flex min-h-11 items-center justify-between gap-3">
-        {trial && (
-          <>
-            <span>
-              {words('trial.caliper-is')} <Figure text={trial.value} className="text-xl font-semibold" />
-            </span>
-            <button type="button" className="quiet-button font-semibold text-live" onClick={() => onFound(trial.value)}>
-              {words('trial.use')}
-            </button>
-          </>
-        )}
-      </div>
+      <Found trial={trial} said={words('trial.caliper-is')} onUse={onFound} />
     </section>
   )
 }

@@ -1,13 +1,14 @@
-import { Download, FileInput, Plus } from 'lucide-react'
+import { Download, Plus } from 'lucide-react'
+import { useState } from 'react'
 import { files, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { FileButton } from '@/ui/FileButton'
 import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
 import { EntryForm, RowButtons } from './EntryForm'
 import { SizesFile } from './SizesFile'
 import { filled, useEntryForm } from './useEntryForm'
-import { useRef, useState } from 'react'
 
 const KINDS = ['card', 'envelope', 'sheet'] as const
 const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '' }
@@ -16,31 +17,20 @@ const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '
 export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue['sizes'] }) {
   const form = useEntryForm('sizes', BLANK, filled)
   const [csv, setCsv] = useState<string | null>(null)
-  const picker = useRef<HTMLInputElement>(null)
   const { draft, problems, put } = form
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center gap-2">
         <h1 className="mr-auto text-2xl">{words('sizes.title')}</h1>
-        <button type="button" className="quiet-button" onClick={() => picker.current?.click()}>
-          <FileInput aria-hidden="true" className="size-5" />
-          {words('sizes.take-in')}
-        </button>
-        <input
-          ref={picker}
-          type="file"
+        <FileButton
+          label={words('sizes.take-in')}
           accept=".csv,text/csv"
-          className="hidden"
-          aria-label={words('sizes.take-in')}
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file)
-              void file
-                .slice(0, LARGEST_FILE + 1)
-                .text()
-                .then(setCsv)
-          }}
+          onFile={(file) =>
+            void file
+              .slice(0, LARGEST_FILE + 1)
+              .text()
+              .then(setCsv)
+          }
         />
         <a className="quiet-button" href={files.sizes()} download>
           <Download aria-hidden="true" className="size-5" />

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { api, problemsOf, type ShelfCard } from '@/api/client'
+import { FormButtons } from '@/ui/FormButtons'
 import { Sheet } from '@/ui/Sheet'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
@@ -50,14 +51,7 @@ export function NameSheet({ card, what, groups, onDone }: NameSheetProps) {
             <option key={group} value={group} />
           ))}
         </datalist>
-        <div className="mt-5 flex justify-end gap-2">
-          <button type="button" className="quiet-button" onClick={() => onDone(false)}>
-            {words('form.leave')}
-          </button>
-          <button type="submit" className="full-button">
-            {words('form.keep')}
-          </button>
-        </div>
+        <FormButtons onLeave={() => onDone(false)} />
       </form>
     </Sheet>
   )

@@ -1,8 +1,9 @@
-import { Archive, FileInput, Plus, Search } from 'lucide-react'
+import { Archive, Plus, Search } from 'lucide-react'
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemsOf, Refused, type Catalogue, type ShelfCard } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
+import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
 import { Sheet } from '@/ui/Sheet'
 import { isTyping } from '@/ui/isTyping'
@@ -29,7 +30,6 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   const [naming, setNaming] = useState<{ card: ShelfCard; what: 'name' | 'group' } | null>(null)
   const [asked, setAsked] = useState('')
   const [order, setOrder] = useState<Order>('latest')
-  const picker = useRef<HTMLInputElement>(null)
   const search = useRef<HTMLInputElement>(null)
 
   const attempt = useCallback(async (work: () => Promise<void>) => {
@@ -105,21 +105,10 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   return (
     <div className="flex h-full flex-col">
       <Header>
-        <button type="button" className="quiet-button" onClick={() => picker.current?.click()}>
-          <FileInput aria-hidden="true" className="size-5" />
-          {words('shelf.take-in')}
-        </button>
-        <input
-          ref={picker}
-          type="file"
+        <FileButton
+          label={words('shelf.take-in')}
           accept=".json,application/json"
-          className="hidden"
-          aria-label={words('shelf.take-in')}
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) void takeIn(file)
-          }}
+          onFile={(file) => void takeIn(file)}
         />
         <button type="button" className="full-button" onClick={() => setStarting(true)}>
           <Plus aria-hidden="true" className="size-5" />

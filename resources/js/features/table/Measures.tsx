@@ -113,10 +113,10 @@ function StepsAway({ piece, row, alternatives, isOneOfSeveral }: StepsAwayProps)
           className="rounded-lg border border-line px-3 py-2"
           data-steps={one.steps}
         >
-          <h3 className="flex items-baseline justify-between gap-3 font-sans! text-[0.98rem] font-normal!">
+          <p className="flex items-baseline justify-between gap-3 text-[0.98rem]">
             <span>{words(one.steps > 0 ? 'measure.step-up' : 'measure.step-down')}</span>
             <Figure text={one.text} className="text-lg font-semibold" />
-          </h3>
+          </p>
           {one.fits.length === 0 && <p className="text-[0.95rem] text-soft">{words('measure.changes-nothing')}</p>}
           <ul className="text-[0.95rem]">
             {[...one.fits]

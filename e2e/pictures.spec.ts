@@ -1,0 +1,143 @@
+import { expect, test, type Page } from '@playwright/test'
+
+/**
+ * The pictures in docs/screenshots, each compared with what the view looks like now, from a Gimbo that holds nothing but the
+ * demo. After a change that is meant, `make screenshots` takes them anew; then look at each.
+ */
+test.use({ baseURL: 'http://127.0.0.1:8474' })
+
+interface Picture {
+  name: string
+  design?: RegExp
+  path?: string
+  width?: number
+  height?: number
+  theme?: 'light' | 'dark'
+  fullPage?: boolean
+  act?: (page: Page) => Promise<unknown>
+}
+
+const toFold = async (page: Page, share: string) => {
+  await page.getByRole('button', { name: 'Fold', exact: true }).click()
+  await page.getByRole('slider').fill(share)
+  await expect(page.getByRole('img', { name: 'The fold in space' })).toHaveAttribute('data-frames', /[1-9]/)
+}
+
+const PICTURES: Picture[] = [
+  { name: 'shelf' },
+  {
+    name: 'start',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'New …' }).click()
+      await page.getByRole('button', { name: /^A set of cards/ }).click()
+      await expect(page.getByRole('dialog').getByRole('listitem').first()).toBeVisible()
+    },
+  },
+  { name: 'table', design: /Spring-fair/ },
+  { name: 'fold', design: /Spring-fair/, act: (page) => toFold(page, '0.8') },
+  {
+    name: 'tray',
+    design: /Eight tern/,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'All pieces' }).click()
+      await page
+        .getByRole('button', { name: /^Score/ })
+        .first()
+        .click()
+      await expect(page.getByText('A step more')).toBeVisible()
+    },
+  },
+  { name: 'together', design: /Eight tern/, act: (page) => toFold(page, '0.94') },
+  {
+    name: 'mats',
+    design: /Kite of terns/,
+    act: (page) => page.getByRole('button', { name: 'Mats for its panels' }).click(),
+  },
+  {
+    name: 'scored',
+    design: /Boat ticket to/,
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Score the side flaps/ }).click()
+      await expect(page.getByText('A step more')).toBeVisible()
+    },
+  },
+  { name: 'does-not-fit', design: /Certificate/ },
+  {
+    name: 'bad-input',
+    design: /Survey card/,
+    width: 1024,
+    height: 768,
+    act: async (page) => {
+      await page.getByLabel('Width of the card').fill('5 1/2 parsecs')
+      await expect(page.getByRole('alert')).toBeVisible()
+    },
+  },
+  {
+    name: 'evening',
+    design: /Kite of terns|Lighthouse/,
+    theme: 'dark',
+    act: async (page) => {
+      await toFold(page, '0.7')
+      await page.getByRole('tab', { name: 'Steps' }).click()
+    },
+  },
+  {
+    name: 'versions',
+    design: /Wallet for four/,
+    act: async (page) => {
+      await page.getByRole('link', { name: 'Compare versions' }).click()
+      const version = page.getByRole('region', { name: 'Version 2' })
+      await version.getByLabel('Width of the gusset').fill('3/4')
+      await expect(page.locator('[data-differs=true]').first()).toBeVisible()
+      await version.getByLabel('Width of the gusset').blur()
+    },
+  },
+  { name: 'sizes', path: '/library/sizes' },
+  {
+    name: 'tools',
+    path: '/library/tools',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Change Club house table' }).click()
+      await page.getByRole('button', { name: 'Find out the notch by a trial' }).click()
+      await page.getByLabel('Face, one way').fill('3 5/8')
+      await page.getByLabel('Face, the other way').fill('3 21/32')
+      await expect(page.getByText('The notch is')).toBeVisible()
+    },
+  },
+  { name: 'papers', path: '/library/papers' },
+  { name: 'keys', act: (page) => page.locator('body').press('?') },
+  {
+    name: 'print',
+    design: /Tide-table/,
+    fullPage: true,
+    act: async (page) => {
+      await page.goto(`${page.url().replace(/\?.*$/, '')}/print`)
+      await expect(page.getByRole('heading', { name: 'In inches' })).toBeVisible()
+    },
+  },
+]
+
+for (const {
+  name,
+  design,
+  path = '/',
+  width = 1280,
+  height = 800,
+  theme = 'light',
+  fullPage = false,
+  act,
+} of PICTURES) {
+  test(`the picture of ${name} is what the view looks like`, async ({ page }) => {
+    await page.setViewportSize({ width, height })
+    await page.addInitScript((value) => localStorage.setItem('gimbo.theme', value), theme)
+    await page.goto(path)
+    if (design) {
+      await page.getByRole('link', { name: design }).first().click()
+      await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+    }
+    await act?.(page)
+    await page.waitForTimeout(400)
+    await page.mouse.move(2, 2)
+    await expect(page).toHaveScreenshot(`${name}.png`, { fullPage, animations: 'disabled', caret: 'hide' })
+  })
+}
