@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { begin, figure, kept, mark, openNew, square } from './gimbo'
 
@@ -251,4 +252,65 @@ test('what holds the flap is drawn where it goes', async ({ page }) => {
   await page.getByRole('menuitemradio', { name: 'a closure dot' }).click()
   await expect(page.locator('[data-layer=closure]')).toHaveCount(2)
   await expect(page.getByText('Half a dot on each ring')).toBeVisible()
+})
+
+/** A request for each remedy the core can offer, found among random ones. */
+const REMEDIES = JSON.parse(readFileSync('e2e/remedies.json', 'utf8')) as Record<
+  string,
+  { fit: string; spec: Record<string, unknown> }
+>
+
+test('each remedy is one click, and the fit then holds', async ({ page }) => {
+  test.setTimeout(180_000)
+  for (const [remedy, { fit, spec }] of Object.entries(REMEDIES)) {
+    await openNew(page, spec, `Mended by ${remedy}`)
+    const failing = page.locator(`[data-check=${fit}][data-ok=false]`)
+    const before = await failing.count()
+    expect(before, remedy).toBeGreaterThan(0)
+    await failing.locator(`[data-remedy=${remedy}]`).first().click()
+    await expect(failing, remedy).toHaveCount(before - 1)
+    await page.keyboard.press('Control+z')
+    await expect(failing, remedy).toHaveCount(before)
+  }
+})
+
+test('a thickness from the layers it is made of', async ({ page }) => {
+  await openNew(page, { holds: { width: '5 1/2 in', height: '4 1/4 in', count: 1 } })
+  await page.getByRole('button', { name: 'Thickness from its layers' }).click()
+  await page.getByRole('button', { name: 'Work it out from its layers' }).click()
+  await page.getByLabel('Mats on it').fill('2')
+  await page.getByLabel('What is raised stands off').fill('3')
+  // Folded card 2 × 0.3, two mats of 0.3, 3 mm raised.
+  await expect(page.getByLabel('Thickness of one card')).toHaveValue('4.2 mm')
+  await page.getByLabel('Mats on it').fill('many')
+  await expect(page.getByRole('alert')).toContainText('whole number')
+  await page.getByLabel('Mats on it').fill('2')
+  await page.getByRole('button', { name: 'Write its thickness instead' }).click()
+  await expect(page.getByLabel('Mats on it')).toHaveCount(0)
+  await expect(page.getByLabel('Thickness of one card')).toHaveValue('4.2 mm')
+})
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } })
+  test('a tap shows what pointing shows, and every target takes a finger', async ({ page }) => {
+    await openNew(page)
+    await page.locator('[data-edge=V] line[stroke=transparent]').first().tap()
+    await expect(page.getByRole('button', { name: mark })).toHaveClass(/bg-live-wash(?!\S)/)
+    await page.getByRole('button', { name: 'Fold', exact: true }).tap()
+    const scene = page.getByRole('img', { name: 'The fold in space' })
+    await expect(scene).toHaveAttribute('data-frames', /[1-9]/)
+    const box = await scene.boundingBox()
+    if (!box) throw new Error('no scene')
+    const before = await scene.getAttribute('data-frames')
+    const session = await page.context().newCDPSession(page)
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', x: number) =>
+      session.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: type === 'touchEnd' ? [] : [{ x: box.x + x, y: box.y + box.height / 2 }],
+      })
+    await touch('touchStart', 200)
+    for (let x = 210; x <= 320; x += 22) await touch('touchMove', x)
+    await touch('touchEnd', 320)
+    await expect(scene).not.toHaveAttribute('data-frames', before ?? '')
+  })
 })

@@ -67,6 +67,11 @@ final readonly class DesignView
             }
         }
 
+        $layers = ((array) ($sized->request->spec['holds'] ?? []))['layers'] ?? null;
+        if (is_array($layers) && isset($fields['/holds/layers/card'])) {
+            $fields['/holds/layers/mats'] = ['text' => is_int($layers['mats'] ?? null) ? (string) $layers['mats'] : '0', 'given' => isset($layers['mats'])];
+        }
+
         return $fields + ['/holds/count' => ['text' => (string) $item->count, 'given' => true]];
     }
 

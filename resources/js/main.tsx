@@ -1,17 +1,19 @@
 import '../css/app.css'
-import { StrictMode, useEffect, useState } from 'react'
+import { lazy, StrictMode, Suspense, useEffect, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Route, Routes, useParams } from 'react-router'
 import { api, type Catalogue } from './api/client'
-import { Compare } from './features/table/Compare'
-import { PrintView } from './features/table/PrintView'
-import { LibraryPage } from './features/library/LibraryPage'
 import { Shelf } from './features/shelf/Shelf'
 import { Table } from './features/table/Table'
 import { Keys } from './ui/Keys'
 import { ErrorNote } from './ui/ErrorNote'
 import { rememberedTheme } from './ui/theme'
 import { words } from './words'
+
+// What is not needed to begin is fetched when it is gone to.
+const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
+const PrintView = lazy(() => import('./features/table/PrintView').then((it) => ({ default: it.PrintView })))
+const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
 
 const RETRY_MS = 1000
 
@@ -44,14 +46,16 @@ function App() {
       </main>
     ) : null
   return (
-    <Routes>
-      <Route path="/" element={<Shelf catalogue={catalogue} />} />
-      <Route path="/designs/:id" element={<TablePage catalogue={catalogue} />} />
-      <Route path="/designs/:id/compare" element={<ComparePage catalogue={catalogue} />} />
-      <Route path="/designs/:id/print" element={<PrintPage />} />
-      <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
-      <Route path="*" element={<Shelf catalogue={catalogue} />} />
-    </Routes>
+    <Suspense>
+      <Routes>
+        <Route path="/" element={<Shelf catalogue={catalogue} />} />
+        <Route path="/designs/:id" element={<TablePage catalogue={catalogue} />} />
+        <Route path="/designs/:id/compare" element={<ComparePage catalogue={catalogue} />} />
+        <Route path="/designs/:id/print" element={<PrintPage />} />
+        <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
+        <Route path="*" element={<Shelf catalogue={catalogue} />} />
+      </Routes>
+    </Suspense>
   )
 }
 

@@ -10,6 +10,7 @@ use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
+use Gimbo\Core\Paper\CardLayers;
 
 /** Every length of a request that a maker can change, by pointer. */
 final readonly class Fields
@@ -38,6 +39,13 @@ final readonly class Fields
             ['/tools/punch', $request->tools->punch->size, $fine, false],
             ['/tools/notch', $request->tools->notch, $fine, false],
         ];
+        $in = new FieldReader($request->spec);
+        $isLayered = $in->get('/holds/layers') !== null && $in->get('/holds/thickness') === null;
+        if ($isLayered) {
+            foreach (CardLayers::of($in)->lengths() as $layer => $caliper) {
+                $rows[] = ["/holds/layers/$layer", $caliper, $paper, true];
+            }
+        }
         if ($request->tools->reach !== null) {
             $rows[] = ['/tools/reach', $request->tools->reach, $cut, false];
         }
@@ -52,19 +60,18 @@ final readonly class Fields
             $rows[] = ["/options/$option", $length, $cut, false];
         }
         $fields = [];
-        $spec = new FieldReader($request->spec);
         foreach ($rows as [$at, $value, $step, $mayBeZero]) {
-            $given = $spec->get($at);
-            $fields[$at] = new Field($at, $value, $step, self::unit($given, $at, $request->system), $given !== null, $mayBeZero, is_string($given) ? $given : null);
+            $given = $in->get($at);
+            $fields[$at] = new Field($at, $value, $step, $isLayered && $at === '/holds/thickness' ? Unit::Millimetre : self::unit($given, $at, $request->system), $given !== null, $mayBeZero, is_string($given) ? $given : null);
         }
 
         return $fields;
     }
 
-    /** A caliper is always in millimetres; a maker who writes centimetres goes on reading them. */
+    /** Paper is always measured in millimetres; a maker who writes centimetres goes on reading them. */
     private static function unit(mixed $given, string $at, System $system): Unit
     {
-        if ($at === '/paper/caliper') {
+        if ($at === '/paper/caliper' || str_starts_with($at, '/holds/layers/')) {
             return Unit::Millimetre;
         }
         try {

@@ -9,14 +9,15 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Measure\Unit;
 
 /** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
-    private const LENGTHS = '~^/(holds/(width|height|thickness)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch|reach)|border)$~';
+    private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch|reach)|border)$~';
 
     /** What may be counted; an option that is a length is told apart by its field. */
-    private const COUNTS = '~^/(holds/count|paper/grammage|options/[A-Za-z]{1,24})$~';
+    private const COUNTS = '~^/(holds/count|holds/layers/mats|paper/grammage|options/[A-Za-z]{1,24})$~';
 
     /** A pointer deeper or longer than any field's is not one. */
     private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
@@ -56,7 +57,7 @@ final class SpecEditor
                 // Another make has other options, and its own idea of room.
                 $spec = self::with($spec, ['/options' => null, '/clearance' => null]);
             }
-            $spec = self::with($spec, [$change->at => self::meant($change, $request->system, isset($fields[$change->at]))]);
+            $spec = self::with($spec, [$change->at => self::meant($change, self::unitOf($fields[$change->at] ?? null, $request->system), isset($fields[$change->at]))]);
         }
 
         return $spec;
@@ -76,7 +77,7 @@ final class SpecEditor
         $holds = is_array($spec['holds'] ?? null) ? $spec['holds'] : [];
         foreach (['width', 'height', 'thickness', 'count'] as $field) {
             if (is_string($holds[$field] ?? null)) {
-                $spec = self::with($spec, ["/holds/$field" => self::meant(Change::set("/holds/$field", $holds[$field]), $system, $field !== 'count')]);
+                $spec = self::with($spec, ["/holds/$field" => self::meant(Change::set("/holds/$field", $holds[$field]), $system->unit(), $field !== 'count')]);
             }
         }
 
@@ -114,8 +115,18 @@ final class SpecEditor
         return $spec;
     }
 
-    /** What was typed into a length field gets its unit and its plainest form; digits in a count become one. */
-    private static function meant(Change $change, System $system, bool $isLength): mixed
+    /** Paper is measured in millimetres whatever the system; elsewhere a bare number is in the system's unit. */
+    private static function unitOf(?Field $field, System $system): Unit
+    {
+        return $field?->unit === Unit::Millimetre ? Unit::Millimetre : $system->unit();
+    }
+
+    /**
+     * What was typed into a length field gets its unit and its plainest form; digits in a count become one.
+     *
+     * @param Unit $unit the one the field is read in: a bare number is in it
+     */
+    private static function meant(Change $change, Unit $unit, bool $isLength): mixed
     {
         $to = $change->to;
         if (! is_string($to)) {
@@ -128,7 +139,7 @@ final class SpecEditor
             return $to;
         }
         try {
-            $written = LengthParser::read($to, $system->unit());
+            $written = LengthParser::read($to, $unit);
         } catch (InvalidLength $error) {
             throw InvalidDocument::at($change->at, $error->reason);
         }

@@ -97,17 +97,9 @@ final readonly class SpecReader
 
     private function layers(FieldReader $in): ?CardLayers
     {
-        $at = '/holds/layers';
-        $in->allowOnly($at, ['card', 'mats', 'mat', 'decoration', 'envelope', 'liner']);
-        if ($in->get($at) === null) {
-            return null;
-        }
-        $caliper = fn (string $name, ?Length $else = null): Length => $in->length("$at/$name", mayBeZero: true) ?? $else ?? Length::zero();
+        $in->allowOnly('/holds/layers', ['card', 'mats', 'mat', 'decoration', 'envelope', 'liner']);
 
-        return new CardLayers(
-            $caliper('card', Paper::usualCaliper()), $in->count("$at/mats", 100, 0) ?? 0, $caliper('mat', Paper::usualCaliper()),
-            $caliper('decoration'), $caliper('envelope'), $caliper('liner'),
-        );
+        return $in->get('/holds/layers') === null ? null : CardLayers::of($in);
     }
 
     private function paper(FieldReader $in): Paper

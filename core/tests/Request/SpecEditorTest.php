@@ -29,6 +29,7 @@ final class SpecEditorTest extends TestCase
         yield 'and down onto it' => [[Change::nudge('/holds/height', -1)], '/holds/height', '4 1/4 in'];
         yield 'never below a step' => [[Change::nudge('/holds/width', -1000)], '/holds/width', '1/16 in'];
         yield 'a clearance goes to nothing' => [[Change::nudge('/clearance/width', -1000)], '/clearance/width', '0 in'];
+        yield 'a bare caliper is in millimetres, whatever the system' => [[Change::set('/paper/caliper', '0.2')], '/paper/caliper', '0.2 mm'];
         yield 'a caliper moves by hundredths of a millimetre' => [[Change::nudge('/paper/caliper', 3)], '/paper/caliper', '0.33 mm'];
     }
 

@@ -8,12 +8,18 @@ interface EntryFormProps {
   title: string
   form: ReturnType<typeof useEntryForm>
   children: ReactNode
+  isWide?: boolean
 }
 
 /** The sheet an entry is written on. */
-export function EntryForm({ title, form, children }: EntryFormProps) {
+export function EntryForm({ title, form, children, isWide = false }: EntryFormProps) {
   return (
-    <Sheet title={title} isOpen={form.draft !== null} onOpenChange={(isOpen) => !isOpen && form.close()}>
+    <Sheet
+      title={title}
+      isOpen={form.draft !== null}
+      onOpenChange={(isOpen) => !isOpen && form.close()}
+      isWide={isWide}
+    >
       <form
         className="space-y-4"
         onSubmit={(event) => {

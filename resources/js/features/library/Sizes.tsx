@@ -129,6 +129,8 @@ export function SystemField({ value, onChange }: { value: string; onChange: (val
   )
 }
 
+const unitOf = (text: string) => text.split(' ').at(-1)
+
 function SizeCells({ name, size, aside }: { name: string; size: Pick<NamedSize, 'width' | 'height'>; aside: string }) {
   return (
     <>
@@ -136,7 +138,7 @@ function SizeCells({ name, size, aside }: { name: string; size: Pick<NamedSize, 
         {name}
       </th>
       <td className="w-[26%] py-2 text-lg whitespace-nowrap">
-        <Figure text={size.width} /> × <Figure text={size.height} />
+        <Figure text={size.width} unit={unitOf(size.width) !== unitOf(size.height)} /> × <Figure text={size.height} />
       </td>
       <td className="py-2 text-soft">{aside}</td>
     </>

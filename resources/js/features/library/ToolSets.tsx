@@ -55,10 +55,10 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
           </li>
         ))}
       </ul>
-      <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form}>
+      <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form} isWide>
         {draft && (
           <>
-            <div className="grid grid-cols-2 gap-4">
+            <div className="grid grid-cols-4 gap-4">
               <TextField
                 label={words('entry.name')}
                 value={draft.name ?? ''}

@@ -63,6 +63,7 @@ export function Fits({ checks, isOneOfSeveral, lit, onRemedy, onPoint }: FitsPro
               {check.remedies.map((remedy) => (
                 <button
                   key={JSON.stringify(remedy.edits)}
+                  data-remedy={remedy.id}
                   type="button"
                   className="mt-2 flex min-h-11 w-full cursor-pointer items-center rounded-lg border border-warn bg-panel px-3 py-1.5 text-left font-semibold hover:bg-paper"
                   onClick={() => onRemedy(remedy.edits)}

@@ -1,4 +1,4 @@
-import { ChevronsUpDown, SlidersHorizontal } from 'lucide-react'
+import { ChevronsUpDown, Layers as LayersIcon, SlidersHorizontal } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import type { Catalogue, Change, DesignView, PaperStock, ToolSet } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
@@ -27,7 +27,11 @@ export function Sentence({ book, view, catalogue }: SentenceProps) {
     width: <Field {...{ book, view }} at="/holds/width" />,
     height: <Field {...{ book, view }} at="/holds/height" />,
     named: <NamedSizes {...{ book, view, catalogue }} />,
-    thickness: <Field {...{ book, view }} at="/holds/thickness" />,
+    thickness: (
+      <>
+        <Field {...{ book, view }} at="/holds/thickness" /> <Layers {...{ book, view }} />
+      </>
+    ),
     'clearance-width': <Field {...{ book, view }} at="/clearance/width" />,
     'clearance-height': <Field {...{ book, view }} at="/clearance/height" />,
     sheet: <PaperSheet {...{ book, view, catalogue }} />,
@@ -101,7 +105,7 @@ function NamedSizes({ book, view, catalogue }: SentenceProps) {
   })
   return (
     <ChoicePart
-      className="relative inline-flex h-9 w-7 cursor-pointer after:absolute after:-inset-x-2 after:-inset-y-1 after:content-[''] items-center justify-center rounded-md align-middle text-live hover:bg-live-wash data-[state=open]:bg-live-wash"
+      className="icon-part"
       label={words('field.size-by-name')}
       value={now?.id ?? ''}
       face={<ChevronsUpDown aria-hidden="true" className="size-5" />}
@@ -195,6 +199,64 @@ function PaperSheet({ book, view, catalogue }: SentenceProps) {
         </>
       )}
     </>
+  )
+}
+
+const LAYERS = ['card', 'mats', 'mat', 'decoration', 'envelope', 'liner']
+
+/** What a card with mats and flowers on it is usually made of: what is asked for first. */
+const USUAL_LAYERS = { card: '0.3 mm', mats: 1, mat: '0.3 mm' }
+
+/** The thickness from what the card is made of, where nobody has measured it. */
+function Layers({ book, view }: Pick<SentenceProps, 'book' | 'view'>) {
+  const isLayered = view.fields['/holds/layers/card'] !== undefined
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="icon-part" aria-label={words('layers.open')}>
+        <LayersIcon aria-hidden="true" className="size-5" />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          aria-label={words('layers.title')}
+          className="menu sentence p-4!"
+          align="start"
+          sideOffset={6}
+          collisionPadding={12}
+        >
+          <h2 className="mb-1 text-lg leading-snug">{words('layers.title')}</h2>
+          {!isLayered && <p className="max-w-72 font-sans text-base leading-snug text-soft">{words('layers.why')}</p>}
+          <dl className="grid grid-cols-[1fr_auto] items-center gap-x-6 text-[1.05rem]">
+            {LAYERS.filter((layer) => view.fields[`/holds/layers/${layer}`]).map((layer) => (
+              <div key={layer} className="contents">
+                <dt className="font-sans text-soft">{words(`field.holds.layers.${layer}`)}</dt>
+                <dd className="text-right">
+                  <Field {...{ book, view }} at={`/holds/layers/${layer}`} />
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <button
+            type="button"
+            className="quiet-button -ml-3 font-sans text-base font-semibold text-live"
+            onClick={() =>
+              book.set(
+                isLayered
+                  ? [
+                      { at: '/holds/thickness', to: view.fields['/holds/thickness']?.text ?? null },
+                      { at: '/holds/layers', to: null },
+                    ]
+                  : [
+                      { at: '/holds/thickness', to: null },
+                      { at: '/holds/layers', to: USUAL_LAYERS },
+                    ],
+              )
+            }
+          >
+            {words(isLayered ? 'layers.measured' : 'layers.use')}
+          </button>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   )
 }
 

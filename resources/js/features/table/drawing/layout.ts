@@ -2,7 +2,7 @@ import type { Piece } from '@/api/client'
 import { viewOf, type Room, type View } from './geometry'
 
 /** Room around each sheet for its rulers and dimensions, in pixels. */
-export const AROUND = { left: 76, top: 52, right: 68, bottom: 44 }
+export const AROUND = { left: 76, top: 52, right: 68, bottom: 48 }
 
 /** What zooming and panning do to a fitted picture. */
 export interface Lens {
