@@ -61,3 +61,8 @@ Route::post('trials/caliper', [TrialController::class, 'caliper']);
 Route::get('designs/{design}/design.json', [HandOnController::class, 'json']);
 Route::get('designs/{design}/{piece}.svg', [HandOnController::class, 'svg']);
 Route::get('designs/{design}/{piece}.fold', [HandOnController::class, 'fold']);
+Route::get('designs/{design}/{piece}.dxf', [HandOnController::class, 'dxf']);
+Route::get('designs/{design}/template.pdf', [HandOnController::class, 'template']);
+Route::get('designs/{design}/cutting-list.csv', [HandOnController::class, 'cuttingList']);
+Route::get('designs/{design}/everything.zip', [HandOnController::class, 'everything']);
+Route::get('handed-on.zip', [HandOnController::class, 'many']);

@@ -87,7 +87,7 @@ final readonly class SizeCommand
     {
         $spec = JsonText::decode($json, self::LARGEST_SPEC);
 
-        return json_encode(DesignWriter::write($this->sizing->size($spec)), self::OUTPUT | $flags);
+        return json_encode(DesignWriter::write($this->sizing->size($spec), withFolding: false), self::OUTPUT | $flags);
     }
 
     private function refuse(InvalidDocument $error): int

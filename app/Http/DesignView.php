@@ -12,6 +12,8 @@ use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Sizing;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
 
 /** A design as the browser gets it: what is kept, what can be changed, and what the core makes of it. */
 final readonly class DesignView
@@ -38,6 +40,23 @@ final readonly class DesignView
             'design' => DesignWriter::write($draft->sized),
             'picture' => StillWriter::write($draft->sized),
         ];
+    }
+
+    /**
+     * Every design of a query as the cards of a shelf, the order given first. Drawings and summaries are JSON in the database
+     * and go out as they are: a thousand of them are not worth taking apart.
+     *
+     * @param Builder<Design> $designs
+     */
+    public static function shelf(Builder $designs): JsonResponse
+    {
+        $cards = [];
+        foreach ($designs->whereNull('variant_of')->orderByDesc('id')->toBase()->get(['id', 'name', 'group', 'saved_at', 'drawing', 'summary']) as $row) {
+            $plain = json_encode(['id' => $row->id, 'name' => $row->name, 'group' => $row->group, 'savedAt' => $row->saved_at], JSON_THROW_ON_ERROR);
+            $cards[] = substr($plain, 0, -1).',"drawing":'.$row->drawing.',"summary":'.$row->summary.'}';
+        }
+
+        return JsonResponse::fromJsonString('{"designs":['.implode(',', $cards).']}');
     }
 
     /** @return array<string, mixed> one card of the shelf */

@@ -29,6 +29,18 @@ final readonly class Words
         return new self(array_filter($sentences, is_string(...)));
     }
 
+    /**
+     * A sentence by its key, its {placeholders} filled in.
+     *
+     * @param array<string, string> $params
+     */
+    public function sentence(string $key, array $params = []): string
+    {
+        $sentence = $this->sentences[$key] ?? throw new RuntimeException("No words for $key.");
+
+        return strtr($sentence, array_combine(array_map(fn (string $name) => '{'.$name.'}', array_keys($params)), $params));
+    }
+
     public function of(Reason $reason): string
     {
         $sentence = $this->sentences["reason.$reason->code"] ?? throw new RuntimeException("No words for reason $reason->code.");

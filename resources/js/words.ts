@@ -8,6 +8,12 @@ export function words(key: string, params: Record<string, string | number> = {})
   return sentence.replace(/\{([\w-]+)\}/g, (whole, name: string) => String(params[name] ?? whole))
 }
 
+/** The language the sentences are in, as browsers name languages. */
+export const language = words('language')
+
+/** Things one after another, as the language joins them. */
+export const listed = (names: string[]) => new Intl.ListFormat(language).format(names)
+
 export function hasWords(key: string): boolean {
   return key in known
 }

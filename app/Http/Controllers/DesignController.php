@@ -21,13 +21,13 @@ final readonly class DesignController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::query()->whereNull('variant_of')->orderByDesc('saved_at')->orderByDesc('id')->get()->all())]);
+        return DesignView::shelf(Design::query()->orderByDesc('saved_at'));
     }
 
     /** What was taken off the shelf and is still there. */
     public function archive(): JsonResponse
     {
-        return new JsonResponse(['designs' => array_map(DesignView::onShelf(...), Design::onlyTrashed()->whereNull('variant_of')->orderByDesc('deleted_at')->orderByDesc('id')->get()->all())]);
+        return DesignView::shelf(Design::onlyTrashed()->orderByDesc('deleted_at'));
     }
 
     /** Starts a design from `{"name": …, "spec": {…}}`. */

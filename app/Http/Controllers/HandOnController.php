@@ -5,26 +5,36 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
+use App\HandOn\Bundle;
+use App\HandOn\PaperFormat;
+use App\HandOn\TemplatePdf;
 use App\Models\Design;
+use App\Words\Words;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\CuttingList;
+use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Exchange\SvgFile;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What leaves Gimbo: templates, patterns and the design itself. */
+/** What leaves Gimbo: templates, patterns, lists and the design itself. */
 final readonly class HandOnController
 {
-    private const READABLE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+    private const MOST_DESIGNS = 500;
 
-    public function __construct(private Drafting $drafting)
+    public function __construct(private Drafting $drafting, private Words $words, private Bundle $bundle)
     {
     }
 
     public function json(Design $design): Response
     {
-        return self::file(json_encode($design->toDocument()->toArray(), self::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
+        return self::file(json_encode($design->toDocument()->toArray(), Bundle::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
     }
 
     public function svg(Design $design, string $piece): Response
@@ -32,11 +42,51 @@ final readonly class HandOnController
         return self::file(SvgFile::write($this->piece($design, $piece), $design->name), 'image/svg+xml', Str::slug("$design->name $piece").'.svg');
     }
 
+    public function dxf(Design $design, string $piece): Response
+    {
+        return self::file(DxfFile::write($this->piece($design, $piece)), 'image/vnd.dxf', Str::slug("$design->name $piece").'.dxf');
+    }
+
     public function fold(Design $design, string $piece): Response
     {
         $fold = FoldFile::write($this->piece($design, $piece)->pattern) + ['file_title' => $design->name];
 
-        return self::file(json_encode($fold, self::READABLE)."\n", 'application/json', Str::slug("$design->name $piece").'.fold');
+        return self::file(json_encode($fold, Bundle::READABLE)."\n", 'application/json', Str::slug("$design->name $piece").'.fold');
+    }
+
+    /** `?paper=a4|letter`, and `?piece=` for one of them only. */
+    public function template(Design $design, Request $request): Response
+    {
+        $piece = $request->query('piece');
+        $pieces = is_string($piece) ? [$this->piece($design, $piece)] : $this->drafting->draft($design)->sized->pieces;
+        $pdf = TemplatePdf::write(array_map(fn (Piece $one) => [$design->name, $one], $pieces), self::format($request), $this->words, $design->name);
+
+        return self::file($pdf, 'application/pdf', Str::slug($design->name.' template').'.pdf');
+    }
+
+    public function cuttingList(Design $design): Response
+    {
+        return self::file(CuttingList::write([[$design->name, $this->drafting->draft($design)->sized]]), 'text/csv; charset=utf-8', Str::slug($design->name.' cutting list').'.csv');
+    }
+
+    public function everything(Design $design, Request $request): BinaryFileResponse
+    {
+        return self::archive($this->bundle->zip([$this->drafting->draft($design)], self::format($request)), Str::slug($design->name).'.zip');
+    }
+
+    /** `?designs=id,id,…`: everything of each of them; all on the shelf where none is named. */
+    public function many(Request $request): BinaryFileResponse
+    {
+        $ids = array_filter(explode(',', is_string($request->query('designs')) ? $request->query('designs') : ''));
+        $query = Design::query()->whereNull('variant_of')->orderByDesc('saved_at');
+        $designs = ($ids === [] ? $query : $query->whereIn('id', $ids))->limit(self::MOST_DESIGNS)->cursor();
+        $drafts = (function () use ($designs): iterable {
+            foreach ($designs as $design) {
+                yield $this->drafting->draft($design);
+            }
+        })();
+
+        return self::archive($this->bundle->zip($drafts, self::format($request)), 'gimbo-designs.zip');
     }
 
     private function piece(Design $design, string $id): Piece
@@ -49,8 +99,23 @@ final readonly class HandOnController
         throw new NotFoundHttpException;
     }
 
+    private static function format(Request $request): PaperFormat
+    {
+        $asked = $request->query('paper', PaperFormat::A4->value);
+
+        return (is_string($asked) ? PaperFormat::tryFrom($asked) : null)
+            ?? throw InvalidDocument::at('/paper', Reason::of('choice.unknown', ['text' => Reason::quote(is_string($asked) ? $asked : 'list'), 'known' => array_column(PaperFormat::cases(), 'value')]));
+    }
+
     private static function file(string $content, string $type, string $name): Response
     {
         return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
+    }
+
+    private static function archive(string $path, string $name): BinaryFileResponse
+    {
+        $answer = new BinaryFileResponse($path, 200, ['Content-Type' => 'application/zip']);
+
+        return $answer->setContentDisposition('attachment', $name)->deleteFileAfterSend();
     }
 }

@@ -40,15 +40,18 @@ final readonly class DesignWriter
 
     private LengthFormatter $words;
 
-    private function __construct(private Design $design)
+    private function __construct(private Design $design, private bool $withFolding)
     {
         $this->words = LengthFormatter::for($design->request->system);
     }
 
-    /** @return Json */
-    public static function write(Design $design): array
+    /**
+     * @param bool $withFolding whether how each piece is folded goes with it: for who draws it, not for who counts
+     * @return Json
+     */
+    public static function write(Design $design, bool $withFolding = true): array
     {
-        return (new self($design))->document();
+        return (new self($design, $withFolding))->document();
     }
 
     /** @return Json */
@@ -100,14 +103,13 @@ final readonly class DesignWriter
                 'height' => round($piece->folded->height, self::DECIMALS),
                 'depth' => round($piece->folded->depth, self::DECIMALS),
             ],
-            'folding' => $this->folding($piece),
             'glue' => array_map(self::ring(...), array_values($piece->glue)),
             'contents' => $piece->contents === null ? null : self::ring($piece->contents),
             'lie' => $piece->lie->value,
             'mats' => $this->mats($piece),
             'liner' => $this->liner($piece),
             'closure' => $this->closure($piece),
-        ];
+        ] + ($this->withFolding ? ['folding' => $this->folding($piece)] : []);
     }
 
     /** @return Json */

@@ -42,7 +42,7 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
               {words('goes-with.mat', { face: words(`face.${mat.face}`) })}
               {mat.corners.map((cut) => (
                 <span key={cut.corner} className="block pl-3 text-[0.95rem] text-soft">
-                  {words(`from.edge.${cut.corner}`).replace(/^the /, '')}: <Figure text={cut.text.along} unit={false} />{' '}
+                  {words(`edge.${cut.corner}`)}: <Figure text={cut.text.along} unit={false} />{' '}
                   {words('goes-with.along')} <Figure text={cut.text.up} /> {words('goes-with.up')}
                 </span>
               ))}

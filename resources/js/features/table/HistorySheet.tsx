@@ -4,7 +4,7 @@ import { api, problemsOf, type DesignView, type History } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Sheet } from '@/ui/Sheet'
 import { TextField } from '@/ui/TextField'
-import { hasWords, words } from '@/words'
+import { hasWords, language, words } from '@/words'
 import type { DraftBook } from './draftBook'
 
 interface HistorySheetProps {
@@ -128,7 +128,7 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
 function when(iso: string): string {
   return iso === ''
     ? ''
-    : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(
+    : new Intl.DateTimeFormat(language, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(
         new Date(iso),
       )
 }

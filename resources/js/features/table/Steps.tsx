@@ -1,7 +1,7 @@
 import type { Piece, Sized, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { pieceName } from './pieceName'
-import { hasWords, words, wordsAround } from '@/words'
+import { hasWords, listed, words, wordsAround } from '@/words'
 
 /** The work in order, in words. */
 interface StepsProps {
@@ -71,10 +71,8 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
           return (
             <span key={i}>
               {words(
-                measure.axis === 'width' || measure.axis === 'height'
-                  ? `from.edge.${measure.from}`
-                  : `from.${measure.from}`,
-              ).replace(/^the /, '')}
+                measure.axis === 'width' || measure.axis === 'height' ? `edge.${measure.from}` : `from.${measure.from}`,
+              )}
             </span>
           )
         if (part.slot === 'faces')
@@ -83,8 +81,4 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
       })}
     </span>
   )
-}
-
-function listed(names: string[]): string {
-  return new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(names)
 }

@@ -1,5 +1,5 @@
 import type { Measure, Piece, Term } from '@/api/client'
-import { hasWords, words } from '@/words'
+import { hasWords, listed, words } from '@/words'
 
 /** Measures that are one setting of one tool, used one or more times. */
 export interface MeasureRow {
@@ -47,5 +47,5 @@ export function rowNote(row: MeasureRow): string | null {
   if (own) return words(own)
   if (!row.key.endsWith('.edges') || row.key.startsWith('measure.mark')) return null
   const edges = row.from.map((from) => words(`from.edge.${from}`))
-  return words('measure.from', { from: new Intl.ListFormat('en').format(edges) })
+  return words('measure.from', { from: listed(edges) })
 }

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\HandOn;
+
+use App\Draft;
+use App\Words\Words;
+use Gimbo\Core\Exchange\CuttingList;
+use Gimbo\Core\Exchange\DxfFile;
+use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Exchange\SvgFile;
+use Illuminate\Support\Str;
+use RuntimeException;
+use ZipArchive;
+
+/** Everything that can be handed on of one or many designs, as files by their names. */
+final readonly class Bundle
+{
+    public const READABLE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+
+    public function __construct(private Words $words)
+    {
+    }
+
+    /**
+     * A ZIP archive with a folder for each design, and one cutting list for all of them.
+     *
+     * @param iterable<Draft> $drafts
+     * @return string the path of a temporary file, the caller's to remove
+     */
+    public function zip(iterable $drafts, PaperFormat $format): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'gimbo');
+        $zip = new ZipArchive;
+        $zip->open($path, ZipArchive::OVERWRITE) === true || throw new RuntimeException('The archive could not be begun.');
+        $list = [];
+        $folders = [];
+        foreach ($drafts as $draft) {
+            $list[] = [$draft->document->name, $draft->sized];
+            $folder = self::folder($draft->document->name, $folders);
+            $folders[$folder] = true;
+            foreach ($this->files($draft, $format) as $name => $content) {
+                $zip->addFromString("$folder/$name", $content);
+            }
+        }
+        $zip->addFromString('cutting-list.csv', CuttingList::write($list));
+        $zip->close() || throw new RuntimeException('The archive could not be written.');
+
+        return $path;
+    }
+
+    /** @return iterable<string, string> content by file name */
+    private function files(Draft $draft, PaperFormat $format): iterable
+    {
+        $name = $draft->document->name;
+        yield 'design.gimbo.json' => json_encode($draft->document->toArray(), self::READABLE)."\n";
+        yield 'template.pdf' => TemplatePdf::write(array_map(fn ($piece) => [$name, $piece], $draft->sized->pieces), $format, $this->words, $name);
+        foreach ($draft->sized->pieces as $piece) {
+            yield "$piece->id.svg" => SvgFile::write($piece, $name);
+            yield "$piece->id.dxf" => DxfFile::write($piece);
+            yield "$piece->id.fold" => json_encode(FoldFile::write($piece->pattern) + ['file_title' => $name], self::READABLE)."\n";
+        }
+    }
+
+    /**
+     * A folder's name that no other design has, and that is plain on every system.
+     *
+     * @param array<string, true> $taken
+     */
+    private static function folder(string $name, array $taken): string
+    {
+        $plain = Str::limit(Str::slug($name), 60, '') ?: 'design';
+        for ($n = 1; isset($taken[$folder = $n === 1 ? $plain : "$plain-$n"]); $n++);
+
+        return $folder;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Exchange;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\System;
+
+/** What to cut from paper, as CSV (RFC 4180): one line a piece, its sheet in the design's system and in millimetres. */
+final class CuttingList
+{
+    private const COLUMNS = ['design', 'piece', 'count', 'width', 'height', 'width_mm', 'height_mm'];
+
+    /** @param list<array{string, Design}> $designs by name */
+    public static function write(array $designs): string
+    {
+        $file = fopen('php://memory', 'r+');
+        assert($file !== false);
+        fputcsv($file, self::COLUMNS, escape: '', eol: "\r\n");
+        foreach ($designs as [$name, $design]) {
+            $words = LengthFormatter::for($design->request->system);
+            $metric = LengthFormatter::for(System::Metric);
+            foreach ($design->pieces as $piece) {
+                $sheet = $piece->sheet;
+                fputcsv($file, [
+                    $name, $piece->id, (string) $piece->count, $words->text($sheet->width), $words->text($sheet->height),
+                    rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
+                ], escape: '', eol: "\r\n");
+            }
+        }
+        rewind($file);
+
+        return (string) stream_get_contents($file);
+    }
+}
