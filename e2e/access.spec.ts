@@ -45,6 +45,10 @@ for (const theme of ['light', 'dark']) {
     await expect(page.getByRole('heading', { name: 'Version 2' })).toBeVisible()
     await expect(page.getByRole('rowheader').first()).toBeVisible()
     await expectAccessible(page)
+    await page.goto(design + '/work')
+    await expect(page.getByRole('progressbar')).toBeVisible()
+    await page.keyboard.press('PageDown')
+    await expectAccessible(page)
     for (const place of ['sizes', 'tools', 'papers']) {
       await page.goto(`/library/${place}`)
       await page.getByRole('button', { name: /^Add/ }).click()

@@ -92,6 +92,16 @@ const PICTURES: Picture[] = [
       await version.getByLabel('Width of the gusset').blur()
     },
   },
+  {
+    name: 'work',
+    design: /Boat ticket to/,
+    act: async (page) => {
+      await page.getByRole('link', { name: 'At the table, step by step' }).click()
+      await expect(page.getByRole('status')).toContainText('1 of')
+      for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')
+      await expect(page.getByRole('status')).toContainText('4 of')
+    },
+  },
   { name: 'sizes', path: '/library/sizes' },
   {
     name: 'tools',

@@ -13,6 +13,7 @@ import { words } from './words'
 // What is not needed to begin is fetched when it is gone to.
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
 const PrintView = lazy(() => import('./features/table/PrintView').then((it) => ({ default: it.PrintView })))
+const Work = lazy(() => import('./features/table/work/Work').then((it) => ({ default: it.Work })))
 const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
 
 const RETRY_MS = 1000
@@ -51,6 +52,7 @@ function App() {
         <Route path="/" element={<Shelf catalogue={catalogue} />} />
         <Route path="/designs/:id" element={<TablePage catalogue={catalogue} />} />
         <Route path="/designs/:id/compare" element={<ComparePage catalogue={catalogue} />} />
+        <Route path="/designs/:id/work" element={<WorkPage />} />
         <Route path="/designs/:id/print" element={<PrintPage />} />
         <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
         <Route path="*" element={<Shelf catalogue={catalogue} />} />
@@ -72,6 +74,11 @@ function Kept({ catalogue }: { catalogue: Catalogue }) {
 function ComparePage({ catalogue }: { catalogue: Catalogue }) {
   const { id = '' } = useParams()
   return <Compare key={id} designId={id} catalogue={catalogue} />
+}
+
+function WorkPage() {
+  const { id = '' } = useParams()
+  return <Work key={id} designId={id} />
 }
 
 function PrintPage() {

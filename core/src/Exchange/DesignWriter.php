@@ -25,6 +25,8 @@ use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Steps\ByTool;
+use Gimbo\Core\Steps\Lying;
 use Gimbo\Core\Steps\WorkStep;
 
 /**
@@ -70,7 +72,8 @@ final readonly class DesignWriter
             'takes' => $design->takes,
             'bellyBand' => $this->rectangle(Extras::bellyBand($design->closed, $request->tools->cut)),
             'checks' => array_map($this->check(...), $design->fits),
-            'steps' => array_map($this->step(...), $design->steps),
+            'steps' => array_map($this->step(...), $design->steps, Lying::of($design)),
+            'byTool' => ByTool::order($design),
         ];
     }
 
@@ -157,8 +160,10 @@ final readonly class DesignWriter
     }
 
     /** @return Json */
-    private function step(WorkStep $step): array
+    private function step(WorkStep $step, Lying $lying): array
     {
+        $point = fn (Point $p): array => [round($p->x, self::DECIMALS), round($p->y, self::DECIMALS)];
+
         return [
             'do' => $step->do->value,
             'piece' => $step->piece,
@@ -168,6 +173,7 @@ final readonly class DesignWriter
             'faces' => $step->faces,
             'onto' => $step->onto,
             'advice' => $step->advice,
+            'lying' => ['turn' => $lying->turn, 'line' => $lying->line === null ? null : array_map($point, $lying->line), 'done' => $lying->done],
         ];
     }
 

@@ -113,6 +113,11 @@ export function problemsOf(error: unknown): Problem[] {
 export const files = {
   design: (id: string) => `/api${design(id)}/design.json`,
   sizes: () => '/api/library/sizes.csv',
+  template: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/template.pdf?paper=${paper}`,
+  dxf: (id: string, piece: string) => `/api${design(id)}/${piece}.dxf`,
+  cuttingList: (id: string) => `/api${design(id)}/cutting-list.csv`,
+  everything: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/everything.zip?paper=${paper}`,
+  all: () => '/api/handed-on.zip',
   svg: (id: string, piece: string) => `/api${design(id)}/${piece}.svg`,
   fold: (id: string, piece: string) => `/api${design(id)}/${piece}.fold`,
 }

@@ -13,6 +13,11 @@ const MAP: Record<string, string[][]> = {
   shelf: [['/'], ['N']],
   field: [['↑', '↓'], ['Shift', '↑ ↓'], ['Enter']],
   table: [['Ctrl', 'Z'], ['Ctrl', 'Shift', 'Z'], ['S'], ['F'], ['+', '−'], ['0']],
+  work: [
+    ['→', 'Page Down'],
+    ['←', 'Page Up'],
+    ['Home', 'End'],
+  ],
   fold: [['← → ↑ ↓'], ['+', '−'], ['Home'], ['Space']],
 }
 

@@ -13,6 +13,7 @@ const step = (some: Partial<Step>): Step => ({
   faces: [],
   onto: null,
   advice: [],
+  lying: { turn: 0, line: null, done: [] },
   ...some,
 })
 

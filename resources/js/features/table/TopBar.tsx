@@ -3,12 +3,17 @@ import {
   CloudOff,
   Columns3,
   Ellipsis,
+  FileArchive,
+  Footprints,
   FileJson,
   History as HistoryIcon,
+  Layers2,
   PencilRuler,
   Printer,
   Redo2,
+  Ruler,
   Shapes,
+  Table2,
   Undo2,
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
@@ -67,6 +72,9 @@ export function TopBar({ book, view, piece }: TopBarProps) {
       </button>
       <Link className="quiet-button" to={`/designs/${view.id}/compare`} aria-label={words('action.compare')}>
         <Columns3 aria-hidden="true" className="size-5" />
+      </Link>
+      <Link className="quiet-button" to={`/designs/${view.id}/work`} aria-label={words('hand-on.work')}>
+        <Footprints aria-hidden="true" className="size-5" />
       </Link>
       <LookButtons />
       <HandOn view={view} piece={piece} />
@@ -127,10 +135,17 @@ function SavingNote({ saving }: { saving: Saving }) {
 
 function HandOn({ view, piece }: { view: DesignView; piece: Piece }) {
   const navigate = useNavigate()
+  const paper = view.design.system === 'metric' ? 'a4' : 'letter'
+  const other = paper === 'a4' ? 'letter' : 'a4'
   const downloads = [
+    { icon: Layers2, key: `template.${paper}`, href: files.template(view.id, paper) },
+    { icon: Layers2, key: `template.${other}`, href: files.template(view.id, other) },
     { icon: PencilRuler, key: 'svg', href: files.svg(view.id, piece.id) },
+    { icon: Ruler, key: 'dxf', href: files.dxf(view.id, piece.id) },
     { icon: Shapes, key: 'fold', href: files.fold(view.id, piece.id) },
+    { icon: Table2, key: 'csv', href: files.cuttingList(view.id) },
     { icon: FileJson, key: 'json', href: files.design(view.id) },
+    { icon: FileArchive, key: 'zip', href: files.everything(view.id, paper) },
   ]
   return (
     <DropdownMenu.Root modal={false}>

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Steps;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Geometry\Point;
+
+/**
+ * How a sheet lies on its tool for one step.
+ *
+ * Turned clockwise from how its pattern is drawn, so that the edge or corner a score is read from lies at the fence on the
+ * left; at the punch board the side that is punched lies at the top.
+ */
+final readonly class Lying
+{
+    /** The corner that a turn by so many degrees clockwise brings to the left. */
+    private const CORNER_LEFT = ['top-left' => -45, 'bottom-left' => 45, 'bottom-right' => 135, 'top-right' => -135];
+
+    /** The edge that a turn by so many degrees clockwise brings to the left. */
+    private const EDGE_LEFT = ['left' => 0, 'bottom' => 90, 'right' => 180, 'top' => -90];
+
+    /** The edge that such a turn brings to the top, in the order the sheet is turned at the punch board. */
+    private const SIDE_UP = [1 => 0, 2 => 90, 3 => 180, 4 => -90];
+
+    /**
+     * @param int $turn degrees clockwise, from -135 to 180
+     * @param array{Point, Point}|null $line on the flat sheet, where one is scored
+     * @param list<int> $done measures of the piece that were set in steps before
+     */
+    private function __construct(public int $turn, public ?array $line, public array $done)
+    {
+    }
+
+    /** @return list<self> one for each step of the design */
+    public static function of(Design $design): array
+    {
+        $lyings = [];
+        $done = [];
+        foreach ($design->steps as $step) {
+            $piece = self::piece($design, $step->piece);
+            $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
+            $lyings[] = new self(
+                $measure === null || $measure->kind === MeasureKind::Cut ? 0 : self::turn($measure),
+                $measure === null ? null : self::line($piece, $measure), $done[$piece->id] ?? [],
+            );
+            $done[$piece->id] = [...($done[$piece->id] ?? []), ...$step->measures];
+        }
+
+        return $lyings;
+    }
+
+    private static function piece(Design $design, string $id): Piece
+    {
+        foreach ($design->pieces as $piece) {
+            if ($piece->id === $id) {
+                return $piece;
+            }
+        }
+
+        // A step about a numbered piece's like: any of them lies the same.
+        return $design->pieces[0];
+    }
+
+    private static function turn(Measure $measure): int
+    {
+        return match ($measure->kind) {
+            MeasureKind::Punch => self::SIDE_UP[$measure->side ?? 1] ?? 0,
+            MeasureKind::Score => self::EDGE_LEFT[$measure->from] ?? self::CORNER_LEFT[$measure->from] ?? 0,
+            default => 0,
+        };
+    }
+
+    /**
+     * A score goes right across the sheet, at its reading less what the corner stands off.
+     *
+     * @return array{Point, Point}|null
+     */
+    private static function line(Piece $piece, Measure $measure): ?array
+    {
+        if ($measure->kind !== MeasureKind::Score) {
+            return null;
+        }
+        [$w, $h] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];
+        $at = $measure->at->toMillimetres() - ($measure->standoff?->toMillimetres() ?? 0.0);
+        // From a corner, at a distance along the diagonal, a line square to it meets both sides √2 times as far away; past the middle it runs off the other two.
+        $corner = function (bool $isRight, bool $isTop) use ($w, $h, $at): array {
+            $reach = $at * M_SQRT2;
+            $over = max(0.0, $reach - $w);
+            $x = fn (float $in): float => $isRight ? $w - $in : $in;
+            $y = fn (float $in): float => $isTop ? $h - $in : $in;
+
+            return [new Point($x($reach - $over), $y($over)), new Point($x($over), $y($reach - $over))];
+        };
+
+        return match ($measure->from) {
+            'left' => [new Point($at, 0), new Point($at, $h)],
+            'right' => [new Point($w - $at, 0), new Point($w - $at, $h)],
+            'bottom' => [new Point(0, $at), new Point($w, $at)],
+            'top' => [new Point(0, $h - $at), new Point($w, $h - $at)],
+            'top-left' => $corner(false, true),
+            'top-right' => $corner(true, true),
+            'bottom-left' => $corner(false, false),
+            'bottom-right' => $corner(true, false),
+            default => null,
+        };
+    }
+}

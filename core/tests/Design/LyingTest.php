@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Design;
+
+use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Sizing;
+use Gimbo\Core\Steps\ByTool;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Lying;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class LyingTest extends TestCase
+{
+    /** @return iterable<string, array{string, array<string, mixed>}> */
+    public static function makes(): iterable
+    {
+        foreach (Makes::all()->ids() as $id) {
+            yield $id => [$id, []];
+        }
+        yield 'scored' => ['diagonal-envelope', ['method' => 'score-board']];
+        yield 'scored and deep' => ['deep-envelope', ['method' => 'score-board']];
+        yield 'doubled' => ['tray-and-lid', ['trayWall' => 'doubled']];
+    }
+
+    /**
+     * Turned as it is said, the score stands upright on the board, its reading away from the fence on the left.
+     *
+     * @param array<string, mixed> $options
+     */
+    #[DataProvider('makes')]
+    public function test_the_score_lies_at_its_reading_from_the_fence(string $make, array $options): void
+    {
+        $spec = ['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1/4 in']];
+        $design = Sizing::ofEverything()->size($options === [] ? $spec : $spec + ['options' => $options]);
+        $scores = 0;
+        foreach (Lying::of($design) as $i => $lying) {
+            $step = $design->steps[$i];
+            if ($step->do !== Deed::Score) {
+                continue;
+            }
+            $scores++;
+            $piece = current(array_filter($design->pieces, fn ($one) => $one->id === $step->piece)) ?: $design->pieces[0];
+            $measure = $piece->measures[$step->measures[0]];
+            [$w, $h] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];
+            $turned = fn (Point $p): float => $p->x * cos(deg2rad($lying->turn)) + $p->y * sin(deg2rad($lying->turn));
+            $fence = min(array_map($turned, [new Point(0, 0), new Point($w, 0), new Point($w, $h), new Point(0, $h)])) - ($measure->standoff?->toMillimetres() ?? 0.0);
+            self::assertNotNull($lying->line);
+            foreach ($lying->line as $end) {
+                self::assertEqualsWithDelta($measure->at->toMillimetres(), $turned($end) - $fence, 0.001);
+            }
+            // The line on the sheet is the crease it makes.
+            foreach ($measure->creases as $crease) {
+                foreach ($piece->pattern->edgesNamed($crease) as $edge) {
+                    $on = $piece->pattern->vertices[$piece->pattern->edges[$edge]->from];
+                    self::assertEqualsWithDelta($measure->at->toMillimetres(), $turned($on) - $fence, 0.01, "$crease of $piece->id");
+                }
+            }
+            self::assertNotContains($step->measures[0], $lying->done);
+        }
+        $hasScores = array_filter($design->pieces, fn ($piece) => array_filter($piece->measures, fn ($measure) => $measure->kind === MeasureKind::Score) !== []);
+        self::assertSame($hasScores !== [], $scores > 0);
+    }
+
+    /** @param array<string, mixed> $options */
+    #[DataProvider('makes')]
+    public function test_by_tool_is_the_same_work_with_each_setting_once(string $make, array $options): void
+    {
+        $spec = ['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1/4 in']];
+        $design = Sizing::ofEverything()->size($options === [] ? $spec : $spec + ['options' => $options]);
+        $order = ByTool::order($design);
+        $sorted = $order;
+        sort($sorted);
+        self::assertSame(array_keys($design->steps), $sorted);
+        $settings = [];
+        foreach ($order as $i) {
+            $step = $design->steps[$i];
+            $piece = current(array_filter($design->pieces, fn ($one) => $one->id === $step->piece));
+            if (in_array($step->do, [Deed::Score, Deed::Punch], true) && $piece !== false) {
+                $settings[] = $piece->measures[$step->measures[0]]->at->ticks;
+            }
+        }
+        $changes = count(array_filter(array_keys($settings), fn (int $i) => $i === 0 || $settings[$i] !== $settings[$i - 1]));
+        self::assertSame(count(array_unique($settings)), $changes, 'no setting is gone back to');
+        self::assertSame(Deed::Cut, $design->steps[$order[0]]->do);
+    }
+}

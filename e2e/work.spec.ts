@@ -1,0 +1,96 @@
+import { expect, test } from '@playwright/test'
+import { openNew } from './gimbo'
+
+interface Answer {
+  design: {
+    pieces: Array<{
+      id: string
+      sheet: { text: { width: string; height: string } }
+      measures: Array<{ text: string }>
+    }>
+    steps: Array<{ do: string; piece: string; measures: number[] }>
+    byTool: number[]
+  }
+}
+
+test('a tray and its lid, step by step by keyboard: every figure on the way is the core’s', async ({ page }) => {
+  const id = await openNew(page, {
+    make: 'tray-and-lid',
+    holds: { width: '5 3/4 in', height: '4 3/8 in', thickness: '4.5 mm', count: 8 },
+    options: { lidWall: 'doubled' },
+  })
+  const { design } = (await (await page.request.get(`/api/designs/${id}`)).json()) as Answer
+  await page.getByRole('link', { name: 'At the table, step by step' }).click()
+  const status = page.getByRole('status')
+  const figure = page.locator('[data-figure]')
+  for (const [i, step] of design.steps.entries()) {
+    await expect(status).toHaveText(`${i + 1} of ${design.steps.length}`)
+    const piece = design.pieces.find((one) => one.id === step.piece)
+    if (!piece) throw new Error(`no piece ${step.piece}`)
+    await expect(page.getByText(step.piece === 'tray' ? 'Tray' : 'Lid', { exact: true })).toBeVisible()
+    if (step.do === 'cut') {
+      await expect(figure).toContainText(piece.sheet.text.width)
+      await expect(figure).toContainText(piece.sheet.text.height)
+      await expect(page.getByText('Pencil on its back')).toBeVisible()
+    } else if (step.do === 'score' || step.do === 'trim') {
+      await expect(figure).toContainText(piece.measures[step.measures[0] ?? -1]?.text ?? 'no measure')
+    }
+    // Dry fit before glue: the lid is tried before anything on it is glued.
+    if (i < design.steps.length - 1) await page.keyboard.press('PageDown')
+  }
+  await expect(page.getByRole('link', { name: 'Done' })).toBeVisible()
+  const tried = design.steps.findIndex((step) => step.do === 'try-fit' && step.piece === 'lid')
+  const glued = design.steps.findIndex((step) => step.do === 'glue' && step.piece === 'lid')
+  expect(tried).toBeLessThan(glued)
+  await page.keyboard.press('PageUp')
+  await expect(status).toHaveText(`${design.steps.length - 1} of ${design.steps.length}`)
+  await page.keyboard.press('Home')
+  await expect(status).toHaveText(`1 of ${design.steps.length}`)
+})
+
+test('its place is kept over a reload, and begins again once the design is another', async ({ page }) => {
+  const id = await openNew(page)
+  await page.goto(`/designs/${id}/work`)
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next' }).click()
+  await expect(page.getByRole('status')).toContainText('4 of')
+  await expect(page.getByText('Turn a quarter clockwise.')).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('status')).toContainText('4 of')
+  await page.getByRole('link', { name: 'Back to the design table' }).click()
+  await page.getByLabel('Width of the card').fill('6')
+  await expect(page.getByRole('status')).toHaveText('Kept')
+  await page.getByRole('link', { name: 'At the table, step by step' }).click()
+  await expect(page.getByRole('status')).toContainText('1 of')
+})
+
+test('tool by tool, each setting is used once', async ({ page }) => {
+  const id = await openNew(page, {
+    make: 'tray-and-lid',
+    holds: { width: '5 3/4 in', height: '4 3/8 in', thickness: '1 1/2 in' },
+    options: { lidDepth: '1 1/2 in', depth: '1 1/2 in' },
+  })
+  const { design } = (await (await page.request.get(`/api/designs/${id}`)).json()) as Answer
+  await page.goto(`/designs/${id}/work`)
+  await page.getByRole('button', { name: 'tool by tool' }).click()
+  const seen: string[] = []
+  for (const i of design.byTool) {
+    const step = design.steps[i]
+    if (step?.do === 'score') seen.push((await page.locator('[data-figure] .sr-only').textContent()) ?? '')
+    await page.keyboard.press('ArrowRight')
+  }
+  const changes = seen.filter((text, i) => text !== seen[i - 1]).length
+  expect(changes).toBe(new Set(seen).size)
+})
+
+test('legible from a metre, and every target takes a finger', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 })
+  const id = await openNew(page, { options: { method: 'score-board' } })
+  await page.goto(`/designs/${id}/work`)
+  await page.keyboard.press('ArrowRight')
+  const figure = await page.locator('[data-figure]').boundingBox()
+  expect(figure?.height ?? 0).toBeGreaterThan(90)
+  for (const target of await page.locator('button, a').all()) {
+    const box = await target.boundingBox()
+    if (box) expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44)
+  }
+})

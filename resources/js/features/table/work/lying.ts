@@ -1,0 +1,68 @@
+import type { Piece, Step } from '@/api/client'
+import type { XY } from '../drawing/geometry'
+
+export interface OnTool {
+  /** Pixels of a point of the flat sheet, as it lies now. */
+  at: (point: XY) => XY
+  scale: number
+  /** The sheet's left and upper end, in pixels, after the corner's stand-off. */
+  left: number
+  top: number
+  width: number
+  height: number
+}
+
+/** Fits a sheet, turned as the core says, into a room: fence on the left, ruler above. */
+export function onTool(
+  piece: Piece,
+  turn: number,
+  standoff: number,
+  room: { left: number; top: number; width: number; height: number },
+): OnTool {
+  const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)]
+  // Clockwise on the screen: x to the right, y up on the sheet and down in pixels.
+  const turned = ([x, y]: XY): XY => [x * cos + y * sin, -y * cos + x * sin]
+  const { width, height } = piece.sheet
+  const corners = (
+    [
+      [0, 0],
+      [width, 0],
+      [width, height],
+      [0, height],
+    ] as const
+  ).map(turned)
+  const [x0, y0] = [Math.min(...corners.map(([x]) => x)), Math.min(...corners.map(([, y]) => y))]
+  const [wide, high] = [
+    Math.max(...corners.map(([x]) => x)) - x0 + standoff,
+    Math.max(...corners.map(([, y]) => y)) - y0 + standoff,
+  ]
+  const scale = Math.min(room.width / wide, room.height / high)
+  return {
+    scale,
+    left: room.left,
+    top: room.top,
+    width: wide * scale,
+    height: high * scale,
+    at: (point) => {
+      const [x, y] = turned(point)
+      return [room.left + (x - x0 + standoff) * scale, room.top + (y - y0 + standoff) * scale]
+    },
+  }
+}
+
+/** How far the sheet is turned since the step before on the same piece, as quarters of a turn clockwise; null for another piece. */
+export function turnedSince(
+  steps: Array<Pick<Step, 'piece' | 'lying' | 'do'>>,
+  order: number[],
+  place: number,
+): number | null {
+  const step = steps[order[place] ?? -1]
+  for (let before = place - 1; before >= 0 && step; before--) {
+    const earlier = steps[order[before] ?? -1]
+    if (!earlier || earlier.piece !== step.piece) return null
+    if (earlier.do === 'score' || earlier.do === 'punch')
+      return (((step.lying.turn - earlier.lying.turn) / 90 + 8) % 4) | 0
+    if (earlier.do === 'cut') return null
+  }
+  return null
+}
