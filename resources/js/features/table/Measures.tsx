@@ -97,6 +97,9 @@ function MadeOf({ terms, total }: { terms: Term[]; total: string }) {
   )
 }
 
+/** Less than what is shown of a figure. */
+const isNothing = (text: string) => /^-?0 /.test(text)
+
 type StepsAwayProps = Pick<MeasuresProps, 'piece' | 'alternatives' | 'isOneOfSeveral'> & { row: MeasureRow }
 
 /** The same setting a step up and a step down, and what each would leave of the fits. */
@@ -131,8 +134,8 @@ function StepsAway({ piece, row, alternatives, isOneOfSeveral }: StepsAwayProps)
                     {fit.piece && isOneOfSeveral && ` (${pieceName({ id: fit.piece, count: 1 })})`}
                   </span>
                   <span className="text-right whitespace-nowrap">
-                    {!fit.ok && `${words('measure.no-more')} `}
-                    <Figure text={fit.spare.replace(/^-/, '')} />
+                    {!fit.ok && `${words(isNothing(fit.spare) ? 'measure.just-no-more' : 'measure.no-more')} `}
+                    {(fit.ok || !isNothing(fit.spare)) && <Figure text={fit.spare.replace(/^-/, '')} />}
                   </span>
                 </li>
               ))}

@@ -27,7 +27,9 @@ const NOTHING: Lit = { piece: '', measures: [] }
 /** The design table: the request as a sentence, the sheets to scale or folding, their measures, steps and fits. */
 export function Table({ designId, catalogue }: { designId: string; catalogue: Catalogue }) {
   const book = useMemo(() => openDraftBook(designId), [designId])
-  const { view, trouble, saving } = book.use()
+  const view = book.use((state) => state.view)
+  const trouble = book.use((state) => (state.view ? null : state.trouble))
+  const isUnanswered = book.use((state) => state.saving === 'unanswered')
 
   useEffect(() => {
     void book.load()
@@ -49,7 +51,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
         </Link>
       </main>
     ) : (
-      <main className="p-10">{saving === 'unanswered' && <ErrorNote>{words('saving.waiting')}</ErrorNote>}</main>
+      <main className="p-10">{isUnanswered && <ErrorNote>{words('saving.waiting')}</ErrorNote>}</main>
     )
   }
   return <Laid book={book} view={view} catalogue={catalogue} />
@@ -78,12 +80,13 @@ interface LaidProps {
 }
 
 function Laid({ book, view, catalogue }: LaidProps) {
-  const { trouble, saving } = book.use()
+  const trouble = book.use((state) => state.trouble)
+  const isSaved = book.use((state) => state.saving === 'saved')
   const [lit, setLit] = useState<Lit>(NOTHING)
   const { design } = view
   const shown = useShown(design.pieces)
   useViewKeys(shown.set)
-  const alternatives = useAlternatives(view, saving === 'saved')
+  const alternatives = useAlternatives(view, isSaved)
   const { pieces, isFold } = shown
   const first = pieces[0]
   if (!first) return null

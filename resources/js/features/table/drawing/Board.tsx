@@ -1,5 +1,5 @@
 import { Maximize, Minus, Plus } from 'lucide-react'
-import { useEffect, useMemo } from 'react'
+import { memo, useEffect, useMemo } from 'react'
 import type { Piece, Sized } from '@/api/client'
 import { useSize } from '@/ui/useSize'
 import { words } from '@/words'
@@ -31,7 +31,7 @@ interface BoardProps {
 }
 
 /** The sheets on the table, to scale, with everything that is set, cut, folded and glued. */
-export function Board({
+export const Board = memo(function Board({
   design,
   pieces,
   isToOneScale = true,
@@ -129,4 +129,4 @@ export function Board({
       )}
     </div>
   )
-}
+})
