@@ -8,4 +8,7 @@ return [
 
     // The largest body of a request, in bytes. A design is a few hundred.
     'largest_body' => 256 * 1024,
+
+    // The cutter that `bin/cutter` stands in for.
+    'stand_in' => ['name' => 'Stand-in', 'host' => '127.0.0.1', 'port' => (int) env('GIMBO_CUTTER_PORT', 9100), 'width' => '320 mm', 'height' => '600 mm'],
 ];

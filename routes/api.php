@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AlternativesController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandOnController;
@@ -58,10 +59,16 @@ Route::delete('library/{kind}/{entry}', [LibraryController::class, 'destroy']);
 Route::post('trials/notch', [TrialController::class, 'notch']);
 Route::post('trials/caliper', [TrialController::class, 'caliper']);
 
+Route::post('designs/{design}/cutting', [CuttingController::class, 'store']);
+Route::get('cutting', [CuttingController::class, 'index']);
+Route::post('cutting/{job}/again', [CuttingController::class, 'again']);
+Route::delete('cutting/{job}', [CuttingController::class, 'destroy']);
+
 Route::get('designs/{design}/design.json', [HandOnController::class, 'json']);
 Route::get('designs/{design}/{piece}.svg', [HandOnController::class, 'svg']);
 Route::get('designs/{design}/{piece}.fold', [HandOnController::class, 'fold']);
 Route::get('designs/{design}/{piece}.dxf', [HandOnController::class, 'dxf']);
+Route::get('designs/{design}/{piece}.hpgl', [HandOnController::class, 'hpgl']);
 Route::get('designs/{design}/template.pdf', [HandOnController::class, 'template']);
 Route::get('designs/{design}/cutting-list.csv', [HandOnController::class, 'cuttingList']);
 Route::get('designs/{design}/everything.zip', [HandOnController::class, 'everything']);

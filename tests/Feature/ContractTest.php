@@ -31,11 +31,18 @@ final class ContractTest extends TestCase
             $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/variants")->assertCreated());
             $this->assertAnswers('Variants', $this->getJson("/api/designs/$id/variants")->assertOk());
         }
+        config(['gimbo.stand_in.port' => 1]);
+        $this->assertAnswers('CuttingJobs', $this->postJson("/api/designs/$id/cutting")->assertCreated());
+        $job = $this->getJson('/api/cutting')->json('jobs.0.id');
+        assert(is_string($job));
+        $this->assertAnswers('CuttingJob', $this->postJson("/api/cutting/$job/again")->assertOk());
+        $this->assertAnswers('Cutting', $this->getJson('/api/cutting')->assertOk());
         $this->assertAnswers('Starts', $this->postJson('/api/starts', ['holds' => ['width' => '6', 'height' => '4', 'thickness' => '1/4']])->assertOk());
         $this->assertAnswers('Errors', $this->postJson('/api/starts', ['holds' => ['width' => 'x', 'height' => '4']])->assertUnprocessable());
         $this->assertAnswers('OwnSize', $this->postJson('/api/library/sizes', ['name' => 'Pass', 'width' => '3', 'height' => '2'])->assertCreated());
         $this->assertAnswers('ToolSet', $this->postJson('/api/library/tools', ['name' => 'Hall'])->assertCreated());
         $this->assertAnswers('PaperStock', $this->postJson('/api/library/papers', ['name' => 'Sand', 'weight' => 90])->assertCreated());
+        $this->assertAnswers('CuttingMachine', $this->postJson('/api/library/cutters', ['name' => 'Hall', 'host' => 'cutter.example', 'width' => '12', 'height' => '24'])->assertCreated());
         $this->assertAnswers('Library', $this->getJson('/api/library')->assertOk());
         $this->assertAnswers('SizesPreview', $this->postJson('/api/library/sizes/preview', ['csv' => "name,kind,width,height\na,card,1 in,2 in\nb,card,1,2"])->assertOk());
         $this->assertAnswers('Trial', $this->postJson('/api/trials/caliper', ['stack' => '3', 'sheets' => 10])->assertOk());
@@ -47,7 +54,7 @@ final class ContractTest extends TestCase
     public function test_every_address_is_in_the_contract(): void
     {
         $promised = array_keys((array) (self::contract()->paths ?? []));
-        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/template.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv'];
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/template.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv'];
         $real = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);

@@ -16,6 +16,7 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\CuttingList;
 use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Exchange\SvgFile;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -45,6 +46,11 @@ final readonly class HandOnController
     public function dxf(Design $design, string $piece): Response
     {
         return self::file(DxfFile::write($this->piece($design, $piece)), 'image/vnd.dxf', Str::slug("$design->name $piece").'.dxf');
+    }
+
+    public function hpgl(Design $design, string $piece): Response
+    {
+        return self::file(HpglFile::write($this->piece($design, $piece)), 'application/vnd.hp-HPGL', Str::slug("$design->name $piece").'.hpgl');
     }
 
     public function fold(Design $design, string $piece): Response

@@ -11,7 +11,7 @@ use Gimbo\Core\Library\Kind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** The maker's own sizes, tools and papers. */
+/** The maker's own sizes, tools, papers and cutting machines. */
 final class LibraryController
 {
     public function index(): JsonResponse
@@ -19,7 +19,7 @@ final class LibraryController
         $entries = Entry::query()->orderBy('entry->name')->get();
         $of = fn (Kind $kind): array => $entries->where('kind', $kind->value)->map(fn (Entry $entry) => $entry->view())->values()->all();
 
-        return new JsonResponse(['sizes' => $of(Kind::Sizes), 'tools' => $of(Kind::Tools), 'papers' => $of(Kind::Papers)]);
+        return new JsonResponse(array_combine(array_column(Kind::cases(), 'value'), array_map($of, Kind::cases())));
     }
 
     public function store(Kind $kind, Request $request): JsonResponse

@@ -16,7 +16,7 @@ final class DxfFile
 {
     private const DECIMALS = 4;
 
-    /** AutoCAD colour numbers, and dashes in millimetres: positive drawn, negative left out. */
+    /** Colour numbers of the format, and dashes in millimetres: positive drawn, negative left out. */
     private const LOOKS = [
         'score-mountain' => [6, 'DASHDOT', [6.0, -1.5, 0.5, -1.5]],
         'score-valley' => [3, 'DASHED', [4.0, -2.0]],

@@ -17,7 +17,7 @@ use Gimbo\Core\Request\FieldReader;
 use Gimbo\Core\Tool\Tools;
 
 /**
- * Reads what a maker typed about a size, her tools or a paper into an entry of her library, or says what is wrong with it.
+ * Reads what a maker typed about a size, her tools, a paper or a cutting machine into an entry of her library, or says what is wrong with it.
  *
  * Lengths may be bare numbers in the entry's own `system`; an entry that is kept has its units written.
  *
@@ -26,6 +26,11 @@ use Gimbo\Core\Tool\Tools;
 final readonly class EntryReader
 {
     public const LONGEST_NAME = 60;
+
+    /** A host's name (RFC 1123) or an address, IPv6 in brackets. */
+    private const HOST = '/^(?:[a-z0-9](?:[a-z0-9.-]{0,251}[a-z0-9])?|\[[0-9a-f:.]{2,45}\])$/i';
+
+    private const RAW_PRINTING_PORT = 9100;
 
     private const SIZE_KINDS = ['card', 'envelope', 'sheet'];
 
@@ -54,6 +59,7 @@ final readonly class EntryReader
             Kind::Sizes => $reader->size(),
             Kind::Tools => $reader->tools(),
             Kind::Papers => $reader->paper(),
+            Kind::Cutters => $reader->cutter(),
         };
         $reader->in->throwProblems();
 
@@ -104,6 +110,23 @@ final readonly class EntryReader
             'caliper' => $this->length('/caliper', Unit::Millimetre) ?? LengthFormatter::in(Unit::Millimetre)->measured($known, 3),
             'width' => $width, 'height' => $height,
             'colour' => $this->in->colour('/colour'),
+        ];
+    }
+
+    /** @return Entry where a cutting machine is reached, and the largest sheet its bed takes */
+    private function cutter(): array
+    {
+        $this->in->allowOnly('', ['name', 'system', 'host', 'port', 'width', 'height']);
+        $host = $this->in->get('/host');
+        if (! is_string($host) || preg_match(self::HOST, trim($host)) !== 1) {
+            $this->in->problem('/host', Reason::of('host.invalid'));
+        }
+
+        return [
+            'host' => is_string($host) ? trim($host) : '',
+            'port' => $this->in->count('/port', 65_535) ?? self::RAW_PRINTING_PORT,
+            'width' => $this->length('/width') ?? $this->missing('/width'),
+            'height' => $this->length('/height') ?? $this->missing('/height'),
         ];
     }
 

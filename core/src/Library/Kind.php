@@ -10,4 +10,5 @@ enum Kind: string
     case Sizes = 'sizes';
     case Tools = 'tools';
     case Papers = 'papers';
+    case Cutters = 'cutters';
 }

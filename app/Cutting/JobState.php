@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cutting;
+
+/** Where a cutting job is. */
+enum JobState: string
+{
+    case Waiting = 'waiting';
+    case Sending = 'sending';
+    case Done = 'done';
+    case Failed = 'failed';
+}

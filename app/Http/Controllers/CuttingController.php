@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Cutting\Cutters;
+use App\Cutting\CutterTrouble;
+use App\Cutting\JobState;
+use App\Cutting\Machine;
+use App\Cutting\SendJob;
+use App\Drafting;
+use App\Http\JsonBody;
+use App\Models\CuttingJob;
+use App\Models\Design;
+use App\Words\Words;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\HpglFile;
+use Gimbo\Core\Exchange\ThumbnailWriter;
+use Gimbo\Core\Request\FieldReader;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/** Jobs for cutting machines: made from a design, sent one after another, kept until they are taken away. */
+final readonly class CuttingController
+{
+    /** A job of which nothing was heard for so long while it was being sent was cut off, in seconds. */
+    private const SILENCE = 30;
+
+    public function __construct(private Drafting $drafting, private Words $words)
+    {
+    }
+
+    public function index(): JsonResponse
+    {
+        $jobs = CuttingJob::query()->orderByDesc('made_at')->orderByDesc('id')->get();
+
+        $machines = Cutters::all();
+
+        return new JsonResponse([
+            'jobs' => $jobs->map($this->view(...))->all(),
+            'machines' => array_map(fn (int|string $id, Machine $machine) => ['id' => (string) $id, 'name' => $machine->name, 'address' => "$machine->host:$machine->port"], array_keys($machines), $machines),
+        ]);
+    }
+
+    /** `{"cutter": id, "pieces": [id, …]}`: a job for each copy of each piece named, or of all of them. */
+    public function store(Design $design, Request $request): JsonResponse
+    {
+        $in = new FieldReader(JsonBody::of($request)->value);
+        $in->allowOnly('', ['cutter', 'pieces']);
+        $machines = Cutters::all();
+        $machine = $machines[$in->choice('/cutter', array_map(strval(...), array_keys($machines)), Cutters::STAND_IN)];
+        $pieces = $this->drafting->draft($design)->sized->pieces;
+        $wanted = $in->get('/pieces') ?? array_map(fn (Piece $piece) => $piece->id, $pieces);
+        $chosen = array_filter($pieces, fn (Piece $piece) => is_array($wanted) && in_array($piece->id, $wanted, true));
+        $chosen !== [] || $in->problem('/pieces', Reason::of('cutter.no-piece'));
+        foreach ($chosen as $piece) {
+            $machine->turns($piece) !== null || $in->problem('/cutter', Reason::of('cutter.too-small', [
+                'width' => $piece->sheet->width, 'height' => $piece->sheet->height, 'bedWidth' => $machine->width, 'bedHeight' => $machine->height,
+            ]));
+        }
+        $in->throwProblems();
+        $jobs = DB::transaction(function () use ($design, $chosen, $machine): array {
+            $jobs = [];
+            foreach ($chosen as $piece) {
+                for ($copy = 0; $copy < $piece->count; $copy++) {
+                    $jobs[] = CuttingJob::query()->create([
+                        'name' => $design->name, 'piece' => $piece->id, 'cutter' => ['name' => $machine->name, 'host' => $machine->host, 'port' => $machine->port],
+                        'drawing' => ThumbnailWriter::write($piece), 'instructions' => HpglFile::write($piece, $machine->turns($piece) === true),
+                        'state' => JobState::Waiting, 'sent' => 0, 'made_at' => Drafting::now(), 'touched_at' => Drafting::now(),
+                    ]);
+                }
+            }
+
+            return $jobs;
+        });
+        array_map(fn (CuttingJob $job) => SendJob::dispatch($job->id), $jobs);
+
+        return new JsonResponse(['jobs' => array_map(fn (CuttingJob $job) => $this->view($job->refresh()), $jobs)], 201);
+    }
+
+    /** Sends a job that failed, or was done, once more. */
+    public function again(CuttingJob $job): JsonResponse
+    {
+        if (! in_array($job->state, [JobState::Waiting, JobState::Sending], true) || $this->isCutOff($job)) {
+            $job->update(['state' => JobState::Waiting, 'sent' => 0, 'reason' => null, 'touched_at' => Drafting::now()]);
+            SendJob::dispatch($job->id);
+        }
+
+        return new JsonResponse($this->view($job->refresh()));
+    }
+
+    public function destroy(CuttingJob $job): JsonResponse
+    {
+        $job->delete();
+
+        return new JsonResponse((object) []);
+    }
+
+    /** @return array<string, mixed> */
+    private function view(CuttingJob $job): array
+    {
+        [$state, $reason] = $this->isCutOff($job) ? [JobState::Failed, CutterTrouble::interrupted()->reason] : [$job->state, $job->reason];
+
+        return [
+            'id' => $job->id, 'name' => $job->name, 'piece' => $job->piece, 'cutter' => $job->cutter['name'],
+            'address' => $job->cutter['host'].':'.$job->cutter['port'], 'drawing' => $job->drawing, 'state' => $state->value,
+            'share' => $state === JobState::Done ? 1.0 : round($job->sent / max(1, strlen($job->instructions)), 3),
+            'trouble' => $reason === null ? null : $this->words->sentence($reason, ['cutter' => $job->cutter['name'], 'address' => $job->cutter['host'].':'.$job->cutter['port']]),
+            'madeAt' => $job->made_at,
+        ];
+    }
+
+    private function isCutOff(CuttingJob $job): bool
+    {
+        return $job->state === JobState::Sending && strtotime($job->touched_at) < time() - self::SILENCE;
+    }
+}
