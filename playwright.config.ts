@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CUTTER_PORT } from './e2e/cutter'
 
 /** Journeys through a Gimbo of their own, on a port and a database that nothing else uses. */
 export default defineConfig({
@@ -41,7 +42,11 @@ function gimbo(port: number, name: string) {
   return {
     command: `rm -f ${database}*; exec bin/start`,
     url: `http://127.0.0.1:${port}/api/ping`,
-    env: { GIMBO_PORT: String(port), GIMBO_DATABASE: `${process.cwd()}/${database}` },
+    env: {
+      GIMBO_PORT: String(port),
+      GIMBO_DATABASE: `${process.cwd()}/${database}`,
+      GIMBO_CUTTER_PORT: String(CUTTER_PORT),
+    },
     gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
     timeout: 120_000,
   }

@@ -49,7 +49,7 @@ for (const theme of ['light', 'dark']) {
     await expect(page.getByRole('progressbar')).toBeVisible()
     await page.keyboard.press('PageDown')
     await expectAccessible(page)
-    for (const place of ['sizes', 'tools', 'papers']) {
+    for (const place of ['sizes', 'tools', 'papers', 'cutters']) {
       await page.goto(`/library/${place}`)
       await page.getByRole('button', { name: /^Add/ }).click()
       await expect(page.getByLabel('Name', { exact: true })).toBeVisible()

@@ -86,7 +86,10 @@ test('legible from a metre, and every target takes a finger', async ({ page }) =
   await page.setViewportSize({ width: 1024, height: 768 })
   const id = await openNew(page, { options: { method: 'score-board' } })
   await page.goto(`/designs/${id}/work`)
+  const place = page.getByRole('progressbar')
+  await expect(place).toHaveAttribute('aria-valuenow', '1')
   await page.keyboard.press('ArrowRight')
+  await expect(place).toHaveAttribute('aria-valuenow', '2')
   const figure = await page.locator('[data-figure]').boundingBox()
   expect(figure?.height ?? 0).toBeGreaterThan(90)
   for (const target of await page.locator('button, a').all()) {

@@ -23,7 +23,7 @@ final class CutterCommand
     ];
 
     /** What a slow one takes in a second, and what one that goes away has taken before, bytes. */
-    private const SLOW = 400;
+    private const SLOW = 150;
 
     private const GONE_AFTER = 100;
 

@@ -20,7 +20,7 @@ final class Cutter
 
     private const BETWEEN_QUESTIONS_US = 250_000;
 
-    private const STRETCH_BYTES = 256;
+    private const STRETCH_BYTES = 64;
 
     /** @param resource $line */
     private function __construct(private readonly mixed $line)

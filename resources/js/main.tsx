@@ -14,6 +14,7 @@ import { words } from './words'
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
 const PrintView = lazy(() => import('./features/table/PrintView').then((it) => ({ default: it.PrintView })))
 const Work = lazy(() => import('./features/table/work/Work').then((it) => ({ default: it.Work })))
+const CuttingPage = lazy(() => import('./features/cutting/CuttingPage').then((it) => ({ default: it.CuttingPage })))
 const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
 
 const RETRY_MS = 1000
@@ -55,6 +56,7 @@ function App() {
         <Route path="/designs/:id/work" element={<WorkPage />} />
         <Route path="/designs/:id/print" element={<PrintPage />} />
         <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
+        <Route path="/cutting" element={<CuttingPage />} />
         <Route path="*" element={<Shelf catalogue={catalogue} />} />
       </Routes>
     </Suspense>

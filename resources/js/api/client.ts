@@ -17,6 +17,8 @@ export type OwnSize = Schemas['OwnSize']
 export type ToolSet = Schemas['ToolSet']
 export type PaperStock = Schemas['PaperStock']
 export type SizesPreview = Schemas['SizesPreview']
+export type Cutting = Schemas['Cutting']
+export type CuttingJob = Schemas['CuttingJob']
 export type Trial = Schemas['Trial']
 export type History = Schemas['History']
 export type Alternative = Schemas['Alternative']
@@ -92,6 +94,11 @@ export const api = {
   previewSizes: (csv: string) => ask<SizesPreview>('POST', '/library/sizes/preview', { csv }),
   takeSizes: (csv: string) => ask<{ taken: number }>('POST', '/library/sizes/take', { csv }),
   trial: (of: 'notch' | 'caliper', measured: object) => ask<Trial>('POST', `/trials/${of}`, measured),
+  cutting: () => ask<Cutting>('GET', '/cutting'),
+  cut: (id: string, order: { cutter: string; pieces: string[] }) =>
+    ask<Schemas['CuttingJobs']>('POST', `${design(id)}/cutting`, order),
+  cutAgain: (job: string) => ask<CuttingJob>('POST', `/cutting/${job}/again`),
+  dropCut: (job: string) => ask<object>('DELETE', `/cutting/${job}`),
   copy: (id: string, name: string) => ask<DesignView>('POST', `${design(id)}/copy`, { name }),
   takeOff: (id: string) => ask<object>('DELETE', design(id)),
   putBack: (id: string) => ask<ShelfCard>('POST', `${design(id)}/restore`),
@@ -115,6 +122,7 @@ export const files = {
   sizes: () => '/api/library/sizes.csv',
   template: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/template.pdf?paper=${paper}`,
   dxf: (id: string, piece: string) => `/api${design(id)}/${piece}.dxf`,
+  hpgl: (id: string, piece: string) => `/api${design(id)}/${piece}.hpgl`,
   cuttingList: (id: string) => `/api${design(id)}/cutting-list.csv`,
   everything: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/everything.zip?paper=${paper}`,
   all: () => '/api/handed-on.zip',

@@ -11,6 +11,7 @@ const PLACES = [
   { to: '/library/sizes', key: 'place.sizes' },
   { to: '/library/tools', key: 'place.tools' },
   { to: '/library/papers', key: 'place.papers' },
+  { to: '/cutting', key: 'place.cutting' },
 ] as const
 
 /** The name, the places one can go to, and what belongs to this one. */

@@ -3,11 +3,12 @@ import { useLibrary } from '@/api/useLibrary'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Header } from '@/ui/Header'
 import { words } from '@/words'
+import { Cutters } from './Cutters'
 import { Papers } from './Papers'
 import { Sizes } from './Sizes'
 import { ToolSets } from './ToolSets'
 
-/** The maker's own sizes, tools and papers. */
+/** The maker's own sizes, tools, papers and cutting machines. */
 export function LibraryPage({ kind, catalogue }: { kind: string; catalogue: Catalogue }) {
   const { library, isFailing } = useLibrary()
   return (
@@ -18,6 +19,7 @@ export function LibraryPage({ kind, catalogue }: { kind: string; catalogue: Cata
           {isFailing && <ErrorNote>{words('saving.try-again')}</ErrorNote>}
           {library && kind === 'sizes' && <Sizes own={library.sizes} published={catalogue.sizes} />}
           {library && kind === 'tools' && <ToolSets sets={library.tools} />}
+          {library && kind === 'cutters' && <Cutters own={library.cutters} />}
           {library && kind === 'papers' && <Papers papers={library.papers} />}
         </div>
       </main>

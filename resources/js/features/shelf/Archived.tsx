@@ -3,7 +3,7 @@ import { api, problemsOf, type ShelfCard } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Sheet } from '@/ui/Sheet'
 import { words } from '@/words'
-import { Thumbnail } from './Thumbnail'
+import { Thumbnail } from '@/ui/Thumbnail'
 
 /** What was taken off the shelf: nothing is thrown away. */
 export function Archived({ onDone }: { onDone: () => void }) {

@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import type { ShelfCard } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
-import { Thumbnail } from './Thumbnail'
+import { Thumbnail } from '@/ui/Thumbnail'
 
 interface ShelfCardViewProps {
   card: ShelfCard

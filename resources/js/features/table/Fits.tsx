@@ -2,7 +2,7 @@ import type { Change, Check } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
 import { words } from '@/words'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 import { fitKey } from './useAlternatives'
 
 interface FitsProps {

@@ -4,7 +4,7 @@ import type { Alternative, Piece, Term } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
 import { measureRows, rowNote, type MeasureRow } from './measureRows'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 
 interface MeasuresProps {
   piece: Piece

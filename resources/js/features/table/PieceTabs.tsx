@@ -1,6 +1,6 @@
 import type { Piece } from '@/api/client'
 import { words } from '@/words'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 
 interface PieceTabsProps {
   pieces: Piece[]

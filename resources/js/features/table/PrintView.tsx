@@ -8,7 +8,7 @@ import { words } from '@/words'
 import { Board } from './drawing/Board'
 import { Legend } from './drawing/Legend'
 import { measureRows, rowNote } from './measureRows'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 import { Steps } from './Steps'
 
 const SYSTEMS = ['imperial', 'metric'] as const

@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Piece, Sized, Step } from '@/api/client'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 import { Steps } from './Steps'
 
 const step = (some: Partial<Step>): Step => ({

@@ -1,6 +1,6 @@
 import type { Piece, Sized, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 import { hasWords, listed, words, wordsAround } from '@/words'
 
 /** The work in order, in words. */

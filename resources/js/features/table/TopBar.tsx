@@ -9,9 +9,11 @@ import {
   History as HistoryIcon,
   Layers2,
   PencilRuler,
+  PenTool,
   Printer,
   Redo2,
   Ruler,
+  Scissors,
   Shapes,
   Table2,
   Undo2,
@@ -24,6 +26,7 @@ import { LookButtons } from '@/ui/Header'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
 import type { DraftBook, Saving } from './draftBook'
+import { CutSheet } from './CutSheet'
 import { HistorySheet } from './HistorySheet'
 
 interface TopBarProps {
@@ -36,6 +39,7 @@ interface TopBarProps {
 export function TopBar({ book, view, piece }: TopBarProps) {
   const saving = book.use((state) => state.saving)
   const [showsHistory, setShowsHistory] = useState(false)
+  const [isCutting, setIsCutting] = useState(false)
   return (
     <header className="flex items-center gap-3 px-5 py-1.5">
       <Wordmark label={words('table.to-shelf')} />
@@ -77,7 +81,8 @@ export function TopBar({ book, view, piece }: TopBarProps) {
         <Footprints aria-hidden="true" className="size-5" />
       </Link>
       <LookButtons />
-      <HandOn view={view} piece={piece} />
+      <HandOn view={view} piece={piece} onCut={() => setIsCutting(true)} />
+      {isCutting && <CutSheet view={view} onDone={() => setIsCutting(false)} />}
       {showsHistory && <HistorySheet book={book} view={view} onDone={() => setShowsHistory(false)} />}
     </header>
   )
@@ -133,7 +138,7 @@ function SavingNote({ saving }: { saving: Saving }) {
   )
 }
 
-function HandOn({ view, piece }: { view: DesignView; piece: Piece }) {
+function HandOn({ view, piece, onCut }: { view: DesignView; piece: Piece; onCut: () => void }) {
   const navigate = useNavigate()
   const paper = view.design.system === 'metric' ? 'a4' : 'letter'
   const other = paper === 'a4' ? 'letter' : 'a4'
@@ -142,6 +147,7 @@ function HandOn({ view, piece }: { view: DesignView; piece: Piece }) {
     { icon: Layers2, key: `template.${other}`, href: files.template(view.id, other) },
     { icon: PencilRuler, key: 'svg', href: files.svg(view.id, piece.id) },
     { icon: Ruler, key: 'dxf', href: files.dxf(view.id, piece.id) },
+    { icon: PenTool, key: 'hpgl', href: files.hpgl(view.id, piece.id) },
     { icon: Shapes, key: 'fold', href: files.fold(view.id, piece.id) },
     { icon: Table2, key: 'csv', href: files.cuttingList(view.id) },
     { icon: FileJson, key: 'json', href: files.design(view.id) },
@@ -161,6 +167,10 @@ function HandOn({ view, piece }: { view: DesignView; piece: Piece }) {
           >
             <Printer aria-hidden="true" className="size-5 text-soft" />
             {words('hand-on.print')}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className="menu-item justify-start!" onSelect={onCut}>
+            <Scissors aria-hidden="true" className="size-5 text-soft" />
+            {words('hand-on.cut')}
           </DropdownMenu.Item>
           {downloads.map(({ icon: Icon, key, href }) => (
             <DropdownMenu.Item key={key} asChild>

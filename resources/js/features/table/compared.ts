@@ -1,7 +1,7 @@
 import type { Sized } from '@/api/client'
 import { words } from '@/words'
 import { measureRows } from './measureRows'
-import { pieceName } from './pieceName'
+import { pieceName } from '@/ui/pieceName'
 
 export interface ComparedRow {
   key: string

@@ -5,7 +5,7 @@ import { Still } from '@/ui/Still'
 import { useSize } from '@/ui/useSize'
 import { useTheme } from '@/ui/theme'
 import { words } from '@/words'
-import { pieceName } from '../pieceName'
+import { pieceName } from '@/ui/pieceName'
 import { assemblyOf } from './assembly'
 import { FoldScene } from './Scene'
 

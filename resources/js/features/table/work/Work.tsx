@@ -5,7 +5,7 @@ import { api, problemsOf, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
-import { pieceName } from '../pieceName'
+import { pieceName } from '@/ui/pieceName'
 import { StepWords } from '../Steps'
 import { turnedSince } from './lying'
 import { ToolPicture } from './ToolPicture'
@@ -101,45 +101,47 @@ function Steps({ view }: { view: DesignView }) {
   const isAtFence = (step.do === 'score' || step.do === 'punch') && measure
   return (
     <div className="flex h-full flex-col bg-panel">
-      <header className="flex items-center gap-4 px-5 pt-2">
-        <Link to={`/designs/${view.id}`} className="quiet-button" aria-label={words('work.leave')}>
-          <X aria-hidden="true" className="size-6" />
-        </Link>
-        <h1 className="truncate text-xl">{view.name}</h1>
-        <span className="flex-1" />
-        {design.pieces.length > 1 && (
-          <div role="group" aria-label={words('work.order')} className="flex gap-1">
-            {(['by-piece', 'by-tool'] as const).map((one) => (
-              <button
-                key={one}
-                type="button"
-                className="choice-button"
-                aria-pressed={order === one}
-                onClick={() => {
-                  const now = indexes[place] ?? 0
-                  const to = one === 'by-tool' ? design.byTool.indexOf(now) : now
-                  put({ order: one, place: Math.max(0, to) })
-                }}
-              >
-                {words(`work.${one}`)}
-              </button>
-            ))}
-          </div>
-        )}
-        <span className="text-xl tabular-nums" role="status">
-          {words('work.place', { place: place + 1, of: last + 1 })}
-        </span>
+      <header className="px-5 pt-2">
+        <div className="flex items-center gap-4">
+          <Link to={`/designs/${view.id}`} className="quiet-button" aria-label={words('work.leave')}>
+            <X aria-hidden="true" className="size-6" />
+          </Link>
+          <h1 className="truncate text-xl">{view.name}</h1>
+          <span className="flex-1" />
+          {design.pieces.length > 1 && (
+            <div role="group" aria-label={words('work.order')} className="flex gap-1">
+              {(['by-piece', 'by-tool'] as const).map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  className="choice-button"
+                  aria-pressed={order === one}
+                  onClick={() => {
+                    const now = indexes[place] ?? 0
+                    const to = one === 'by-tool' ? design.byTool.indexOf(now) : now
+                    put({ order: one, place: Math.max(0, to) })
+                  }}
+                >
+                  {words(`work.${one}`)}
+                </button>
+              ))}
+            </div>
+          )}
+          <span className="text-xl tabular-nums" role="status">
+            {words('work.place', { place: place + 1, of: last + 1 })}
+          </span>
+        </div>
+        <div
+          className="mt-2 h-2 rounded-full bg-line"
+          role="progressbar"
+          aria-label={words('work.progress')}
+          aria-valuemin={1}
+          aria-valuemax={last + 1}
+          aria-valuenow={place + 1}
+        >
+          <div className="h-full rounded-full bg-live" style={{ width: `${(100 * (place + 1)) / (last + 1)}%` }} />
+        </div>
       </header>
-      <div
-        className="mx-5 mt-2 h-2 rounded-full bg-line"
-        role="progressbar"
-        aria-label={words('work.progress')}
-        aria-valuemin={1}
-        aria-valuemax={last + 1}
-        aria-valuenow={place + 1}
-      >
-        <div className="h-full rounded-full bg-live" style={{ width: `${(100 * (place + 1)) / (last + 1)}%` }} />
-      </div>
       <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-8 px-8 py-5">
         <ToolPicture design={design} piece={piece} step={step} />
         <section className="flex min-h-0 flex-col overflow-y-auto" aria-live="polite">
