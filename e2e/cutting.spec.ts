@@ -8,7 +8,7 @@ test('a job is kept when the cutter is not there, and sent again when it is; the
   await openNew(page, { make: 'tray-and-lid' })
   await page.getByRole('button', { name: 'Hand on' }).click()
   await page.getByRole('menuitem', { name: 'Cut on a machine' }).click()
-  await page.getByLabel('Lid').uncheck()
+  await page.getByRole('checkbox', { name: 'Lid' }).uncheck()
   await expect(page.getByLabel('On which machine')).toHaveValue('stand-in')
   await page.getByRole('button', { name: 'Send' }).click()
 
