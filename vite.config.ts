@@ -23,6 +23,14 @@ function packed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/js/main.tsx'], refresh: false }), react(), tailwindcss(), packed()],
+  plugins: [
+    laravel({
+      input: ['resources/js/main.tsx', 'resources/js/handout.ts', 'resources/css/handout.css'],
+      refresh: false,
+    }),
+    react(),
+    tailwindcss(),
+    packed(),
+  ],
   resolve: { alias: { '@': '/resources/js' } },
 })

@@ -70,7 +70,7 @@ final readonly class Drafting
     public function keep(Design $design, Design $variant): Draft
     {
         return DB::transaction(function () use ($design, $variant): Draft {
-            $document = DesignDocument::of($design->name, $variant->toDocument()->spec);
+            $document = DesignDocument::of($design->name, $variant->toDocument()->spec, $design->toDocument()->notes);
             $design->variants()->forceDelete();
 
             return $this->revised($design, $document, null);
@@ -107,13 +107,17 @@ final readonly class Drafting
     /** @param list<Change> $changes */
     private function changed(DesignDocument $before, array $changes): DesignDocument
     {
-        $name = $before->name;
+        [$name, $notes] = [$before->name, $before->notes];
         $fieldChanges = [];
         foreach ($changes as $change) {
-            $change->at === '/name' ? $name = $change->to : $fieldChanges[] = $change;
+            match ($change->at) {
+                '/name' => $name = $change->to,
+                '/notes' => $notes = $change->to,
+                default => $fieldChanges[] = $change,
+            };
         }
 
-        return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges));
+        return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges), $notes);
     }
 
     public static function now(): string

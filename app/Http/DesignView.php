@@ -30,6 +30,7 @@ final readonly class DesignView
         return [
             'id' => $design->id,
             'name' => $draft->document->name,
+            'notes' => $draft->document->notes,
             'revision' => $design->revision,
             'canUndo' => $design->revision > 1,
             'canRedo' => $design->revisions()->where('number', '>', $design->revision)->exists(),

@@ -47,9 +47,17 @@ final class Design extends Model
         return $this->hasMany(self::class, 'variant_of');
     }
 
+    /**
+     * @param array<string, mixed> $kept
+     */
+    public static function document(array $kept): DesignDocument
+    {
+        return DesignDocument::of($kept['name'] ?? null, (array) ($kept['spec'] ?? []), $kept['notes'] ?? null);
+    }
+
     /** Trusted: nothing is saved that was not read and sized before. */
     public function toDocument(): DesignDocument
     {
-        return DesignDocument::of($this->document['name'] ?? null, (array) ($this->document['spec'] ?? []));
+        return self::document($this->document);
     }
 }

@@ -41,6 +41,26 @@ final readonly class Words
         return strtr($sentence, array_combine(array_map(fn (string $name) => '{'.$name.'}', array_keys($params)), $params));
     }
 
+    public function has(string $key): bool
+    {
+        return isset($this->sentences[$key]);
+    }
+
+    /**
+     * Things one after another, as the language joins them.
+     *
+     * @param list<string> $things
+     */
+    public function listed(array $things): string
+    {
+        $last = array_pop($things);
+        if ($last === null || $things === []) {
+            return $last ?? '';
+        }
+
+        return $this->sentence(count($things) === 1 ? 'list.two' : 'list.last', ['before' => implode($this->sentence('list.between'), $things), 'last' => $last]);
+    }
+
     public function of(Reason $reason): string
     {
         $sentence = $this->sentences["reason.$reason->code"] ?? throw new RuntimeException("No words for reason $reason->code.");

@@ -21,12 +21,16 @@ final class DemoSeeder extends Seeder
             return;
         }
         foreach (array_reverse(self::designs()) as $name => $spec) {
-            $drafting->start(DesignDocument::of($name, $spec + ['make' => 'diagonal-envelope']), self::GROUPS[$name] ?? '');
+            $drafting->start(DesignDocument::of($name, $spec + ['make' => 'diagonal-envelope'], self::NOTES[$name] ?? null), self::GROUPS[$name] ?? '');
         }
         foreach (self::library() as [$kind, $entry]) {
             Entry::query()->create(['kind' => $kind->value, 'entry' => EntryReader::read($kind, $entry)]);
         }
     }
+
+    private const NOTES = [
+        'Eight tern cards in a box' => "For the stall at the spring fair: make twelve, four of each colour.\nThe tern on the lid is stamped before anything is scored.",
+    ];
 
     private const GROUPS = [
         'Eight tern cards in a box' => 'Note-card set', 'Wallet for four note cards' => 'Note-card set', 'Bundle of boat tickets' => 'Boat tickets',

@@ -12,7 +12,6 @@ import { words } from './words'
 
 // What is not needed to begin is fetched when it is gone to.
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
-const PrintView = lazy(() => import('./features/table/PrintView').then((it) => ({ default: it.PrintView })))
 const Work = lazy(() => import('./features/table/work/Work').then((it) => ({ default: it.Work })))
 const CuttingPage = lazy(() => import('./features/cutting/CuttingPage').then((it) => ({ default: it.CuttingPage })))
 const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
@@ -54,7 +53,6 @@ function App() {
         <Route path="/designs/:id" element={<TablePage catalogue={catalogue} />} />
         <Route path="/designs/:id/compare" element={<ComparePage catalogue={catalogue} />} />
         <Route path="/designs/:id/work" element={<WorkPage />} />
-        <Route path="/designs/:id/print" element={<PrintPage />} />
         <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
         <Route path="/cutting" element={<CuttingPage />} />
         <Route path="*" element={<Shelf catalogue={catalogue} />} />
@@ -81,11 +79,6 @@ function ComparePage({ catalogue }: { catalogue: Catalogue }) {
 function WorkPage() {
   const { id = '' } = useParams()
   return <Work key={id} designId={id} />
-}
-
-function PrintPage() {
-  const { id = '' } = useParams()
-  return <PrintView designId={id} />
 }
 
 document.documentElement.dataset.theme = rememberedTheme()

@@ -11,8 +11,6 @@ use App\HandOn\TemplatePdf;
 use App\Models\Design;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\CuttingList;
 use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
@@ -35,29 +33,29 @@ final readonly class HandOnController
 
     public function json(Design $design): Response
     {
-        return self::file(json_encode($design->toDocument()->toArray(), Bundle::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
+        return Download::of(json_encode($design->toDocument()->toArray(), Bundle::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
     }
 
     public function svg(Design $design, string $piece): Response
     {
-        return self::file(SvgFile::write($this->piece($design, $piece), $design->name), 'image/svg+xml', Str::slug("$design->name $piece").'.svg');
+        return Download::of(SvgFile::write($this->piece($design, $piece), $design->name), 'image/svg+xml', Str::slug("$design->name $piece").'.svg');
     }
 
     public function dxf(Design $design, string $piece): Response
     {
-        return self::file(DxfFile::write($this->piece($design, $piece)), 'image/vnd.dxf', Str::slug("$design->name $piece").'.dxf');
+        return Download::of(DxfFile::write($this->piece($design, $piece)), 'image/vnd.dxf', Str::slug("$design->name $piece").'.dxf');
     }
 
     public function hpgl(Design $design, string $piece): Response
     {
-        return self::file(HpglFile::write($this->piece($design, $piece)), 'application/vnd.hp-HPGL', Str::slug("$design->name $piece").'.hpgl');
+        return Download::of(HpglFile::write($this->piece($design, $piece)), 'application/vnd.hp-HPGL', Str::slug("$design->name $piece").'.hpgl');
     }
 
     public function fold(Design $design, string $piece): Response
     {
         $fold = FoldFile::write($this->piece($design, $piece)->pattern) + ['file_title' => $design->name];
 
-        return self::file(json_encode($fold, Bundle::READABLE)."\n", 'application/json', Str::slug("$design->name $piece").'.fold');
+        return Download::of(json_encode($fold, Bundle::READABLE)."\n", 'application/json', Str::slug("$design->name $piece").'.fold');
     }
 
     /** `?paper=a4|letter`, and `?piece=` for one of them only. */
@@ -65,19 +63,19 @@ final readonly class HandOnController
     {
         $piece = $request->query('piece');
         $pieces = is_string($piece) ? [$this->piece($design, $piece)] : $this->drafting->draft($design)->sized->pieces;
-        $pdf = TemplatePdf::write(array_map(fn (Piece $one) => [$design->name, $one], $pieces), self::format($request), $this->words, $design->name);
+        $pdf = TemplatePdf::write(array_map(fn (Piece $one) => [$design->name, $one], $pieces), PaperFormat::asked($request->query('paper')), $this->words, $design->name);
 
-        return self::file($pdf, 'application/pdf', Str::slug($design->name.' template').'.pdf');
+        return Download::of($pdf, 'application/pdf', Str::slug($design->name.' template').'.pdf');
     }
 
     public function cuttingList(Design $design): Response
     {
-        return self::file(CuttingList::write([[$design->name, $this->drafting->draft($design)->sized]]), 'text/csv; charset=utf-8', Str::slug($design->name.' cutting list').'.csv');
+        return Download::of(CuttingList::write([[$design->name, $this->drafting->draft($design)->sized]]), 'text/csv; charset=utf-8', Str::slug($design->name.' cutting list').'.csv');
     }
 
     public function everything(Design $design, Request $request): BinaryFileResponse
     {
-        return self::archive($this->bundle->zip([$this->drafting->draft($design)], self::format($request)), Str::slug($design->name).'.zip');
+        return self::archive($this->bundle->zip([$this->drafting->draft($design)], PaperFormat::asked($request->query('paper'))), Str::slug($design->name).'.zip');
     }
 
     /** `?designs=id,id,…`: everything of each of them; all on the shelf where none is named. */
@@ -92,7 +90,7 @@ final readonly class HandOnController
             }
         })();
 
-        return self::archive($this->bundle->zip($drafts, self::format($request)), 'gimbo-designs.zip');
+        return self::archive($this->bundle->zip($drafts, PaperFormat::asked($request->query('paper'))), 'gimbo-designs.zip');
     }
 
     private function piece(Design $design, string $id): Piece
@@ -103,19 +101,6 @@ final readonly class HandOnController
             }
         }
         throw new NotFoundHttpException;
-    }
-
-    private static function format(Request $request): PaperFormat
-    {
-        $asked = $request->query('paper', PaperFormat::A4->value);
-
-        return (is_string($asked) ? PaperFormat::tryFrom($asked) : null)
-            ?? throw InvalidDocument::at('/paper', Reason::of('choice.unknown', ['text' => Reason::quote(is_string($asked) ? $asked : 'list'), 'known' => array_column(PaperFormat::cases(), 'value')]));
-    }
-
-    private static function file(string $content, string $type, string $name): Response
-    {
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
     }
 
     private static function archive(string $path, string $name): BinaryFileResponse

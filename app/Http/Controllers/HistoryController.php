@@ -70,7 +70,7 @@ final readonly class HistoryController
     {
         $there = Point::query()->where('design_id', $design->id)->findOrFail($point);
 
-        return new JsonResponse($this->view->of($this->drafting->become($design->id, DesignDocument::of($there->document['name'] ?? null, (array) ($there->document['spec'] ?? [])))));
+        return new JsonResponse($this->view->of($this->drafting->become($design->id, Design::document($there->document))));
     }
 
     public function forget(Design $design, string $point): JsonResponse

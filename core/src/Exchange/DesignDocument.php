@@ -11,9 +11,9 @@ use Gimbo\Core\Request\FieldReader;
 use Gimbo\Core\Sizing;
 
 /**
- * A design as it is saved and handed on: a name and the request it is sized from, never the figures themselves.
+ * A design as it is saved and handed on: a name, the request it is sized from and the maker's notes, never the figures themselves.
  *
- * Version 1: `{"format": "gimbo-design", "version": 1, "name": …, "spec": {…}}` (docs/adr/0004). A document of a later
+ * Version 1: `{"format": "gimbo-design", "version": 1, "name": …, "spec": {…}, "notes": …}` (docs/adr/0004). A document of a later
  * version is refused; an earlier one would be brought up to date in read().
  */
 final readonly class DesignDocument
@@ -24,23 +24,27 @@ final readonly class DesignDocument
 
     public const LONGEST_NAME = 80;
 
+    public const LONGEST_NOTES = 2000;
+
     /** @param array<string, mixed> $spec */
-    private function __construct(public string $name, public array $spec)
+    private function __construct(public string $name, public array $spec, public string $notes)
     {
     }
 
     /**
      * @param array<string, mixed> $spec
+     * @param mixed $notes the maker's own, for those who get the design
      *
-     * @throws InvalidDocument when the name is no name
+     * @throws InvalidDocument when the name is no name, or the notes are too long
      */
-    public static function of(mixed $name, array $spec): self
+    public static function of(mixed $name, array $spec, mixed $notes = null): self
     {
-        $in = new FieldReader(['name' => $name]);
+        $in = new FieldReader(['name' => $name, 'notes' => $notes]);
         $plain = $in->name('/name', self::LONGEST_NAME);
+        $said = $in->text('/notes', self::LONGEST_NOTES);
         $in->throwProblems();
 
-        return new self($plain, $spec);
+        return new self($plain, $spec, $said);
     }
 
     /**
@@ -64,12 +68,12 @@ final readonly class DesignDocument
             throw InvalidDocument::because(array_map(fn (Problem $problem) => new Problem('/spec'.$problem->at, $problem->reason), $error->problems));
         }
 
-        return self::of($document['name'] ?? null, $design->request->spec);
+        return self::of($document['name'] ?? null, $design->request->spec, $document['notes'] ?? null);
     }
 
-    /** @return array{format: string, version: int, name: string, spec: array<string, mixed>} */
+    /** @return array{format: string, version: int, name: string, spec: array<string, mixed>, notes?: string} notes only where there are some */
     public function toArray(): array
     {
-        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $this->name, 'spec' => $this->spec];
+        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $this->name, 'spec' => $this->spec] + ($this->notes === '' ? [] : ['notes' => $this->notes]);
     }
 }

@@ -13,6 +13,7 @@ use Gimbo\Core\Design\FoldPlan;
 use Gimbo\Core\Design\Mat;
 use Gimbo\Core\Design\Mats;
 use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\MeasureRow;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Design\Place;
 use Gimbo\Core\Fit\Fit;
@@ -100,6 +101,7 @@ final readonly class DesignWriter
             'exact' => ['sheet' => $this->rectangle($piece->exact)],
             'sheetMadeOf' => $this->madeOf($piece->sheetMadeOf),
             'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece), $piece->measures),
+            'rows' => array_map(fn (MeasureRow $row) => ['what' => $row->what, 'measures' => $row->measures], MeasureRow::of($piece)),
             'fold' => FoldFile::write($piece->pattern, $piece->folding),
             'folded' => [
                 'width' => round($piece->folded->width, self::DECIMALS),

@@ -146,6 +146,18 @@ final class FieldReader
         return $value === null ? null : $plain;
     }
 
+    /** Text of several lines; none is the empty one. */
+    public function text(string $at, int $most): string
+    {
+        $value = $this->get($at) ?? '';
+        $plain = is_string($value) ? trim(preg_replace('/[^\P{C}\n]/u', '', str_replace("\r\n", "\n", mb_scrub($value, 'UTF-8'))) ?? '') : '';
+        if (! is_string($value) || mb_strlen($plain) > $most) {
+            $this->problem($at, Reason::of('text.too-long', ['most' => $most]));
+        }
+
+        return $plain;
+    }
+
     /** A colour as `#rrggbb`. */
     public function colour(string $at): ?string
     {

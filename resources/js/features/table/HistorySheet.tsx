@@ -134,6 +134,7 @@ function when(iso: string): string {
 }
 
 const MOST = 3
+const LONGEST_VALUE = 48
 
 /** What one change did, in the fields' own names. */
 function changeWords(changes: History['revisions'][number]['changes']): string {
@@ -148,5 +149,6 @@ function changeWords(changes: History['revisions'][number]['changes']): string {
 
 function valueWords(at: string, to: string): string {
   const key = [`choice.${to}`, `system.${to}`, `make.${to}.noun`].find(hasWords)
-  return key && !at.startsWith('/name') ? words(key) : to
+  if (key && !at.startsWith('/name') && at !== '/notes') return words(key)
+  return to.length > LONGEST_VALUE ? `${to.slice(0, LONGEST_VALUE)}…` : to
 }

@@ -8,6 +8,7 @@ import {
   FileJson,
   History as HistoryIcon,
   Layers2,
+  NotebookPen,
   PencilRuler,
   PenTool,
   Printer,
@@ -20,7 +21,7 @@ import {
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'react-router'
 import { files, type DesignView, type Piece } from '@/api/client'
 import { LookButtons } from '@/ui/Header'
 import { Wordmark } from '@/ui/Wordmark'
@@ -28,6 +29,7 @@ import { words } from '@/words'
 import type { DraftBook, Saving } from './draftBook'
 import { CutSheet } from './CutSheet'
 import { HistorySheet } from './HistorySheet'
+import { NotesSheet } from './NotesSheet'
 
 interface TopBarProps {
   book: DraftBook
@@ -40,6 +42,7 @@ export function TopBar({ book, view, piece }: TopBarProps) {
   const saving = book.use((state) => state.saving)
   const [showsHistory, setShowsHistory] = useState(false)
   const [isCutting, setIsCutting] = useState(false)
+  const [isNoting, setIsNoting] = useState(false)
   return (
     <header className="flex items-center gap-3 px-5 py-1.5">
       <Wordmark label={words('table.to-shelf')} />
@@ -81,7 +84,8 @@ export function TopBar({ book, view, piece }: TopBarProps) {
         <Footprints aria-hidden="true" className="size-5" />
       </Link>
       <LookButtons />
-      <HandOn view={view} piece={piece} onCut={() => setIsCutting(true)} />
+      <HandOn view={view} piece={piece} onCut={() => setIsCutting(true)} onNotes={() => setIsNoting(true)} />
+      {isNoting && <NotesSheet book={book} notes={view.notes} onDone={() => setIsNoting(false)} />}
       {isCutting && <CutSheet view={view} onDone={() => setIsCutting(false)} />}
       {showsHistory && <HistorySheet book={book} view={view} onDone={() => setShowsHistory(false)} />}
     </header>
@@ -138,8 +142,14 @@ function SavingNote({ saving }: { saving: Saving }) {
   )
 }
 
-function HandOn({ view, piece, onCut }: { view: DesignView; piece: Piece; onCut: () => void }) {
-  const navigate = useNavigate()
+interface HandOnProps {
+  view: DesignView
+  piece: Piece
+  onCut: () => void
+  onNotes: () => void
+}
+
+function HandOn({ view, piece, onCut, onNotes }: HandOnProps) {
   const paper = view.design.system === 'metric' ? 'a4' : 'letter'
   const other = paper === 'a4' ? 'letter' : 'a4'
   const downloads = [
@@ -161,12 +171,15 @@ function HandOn({ view, piece, onCut }: { view: DesignView; piece: Piece; onCut:
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content className="menu" align="end" sideOffset={6} collisionPadding={12}>
-          <DropdownMenu.Item
-            className="menu-item justify-start!"
-            onSelect={() => void navigate(`/designs/${view.id}/print`)}
-          >
-            <Printer aria-hidden="true" className="size-5 text-soft" />
-            {words('hand-on.print')}
+          <DropdownMenu.Item asChild>
+            <a href={`/designs/${view.id}/print`} className="menu-item justify-start!">
+              <Printer aria-hidden="true" className="size-5 text-soft" />
+              {words('hand-on.print')}
+            </a>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className="menu-item justify-start!" onSelect={onNotes}>
+            <NotebookPen aria-hidden="true" className="size-5 text-soft" />
+            {words('hand-on.notes')}
           </DropdownMenu.Item>
           <DropdownMenu.Item className="menu-item justify-start!" onSelect={onCut}>
             <Scissors aria-hidden="true" className="size-5 text-soft" />

@@ -1,4 +1,4 @@
-import type { Measure, Piece, Term } from '@/api/client'
+import type { Piece, Term } from '@/api/client'
 import { hasWords, listed, words } from '@/words'
 
 /** Measures that are one setting of one tool, used one or more times. */
@@ -10,35 +10,23 @@ export interface MeasureRow {
   madeOf: Term[]
 }
 
-/**
- * A piece's measures in the order they are first set, equal settings of one tool together.
- * Both cuts of a square are one row; scores at the same distance from several edges are one.
- */
+/** A piece's measures in the order they are first set, equal settings of one tool together, as the core groups them. */
 export function measureRows(piece: Piece): MeasureRow[] {
-  const rows = new Map<string, MeasureRow>()
-  piece.measures.forEach((measure, i) => {
-    const key = rowKey(measure, piece)
-    const row = rows.get(`${key} ${measure.text}`)
-    if (row) {
-      row.measures.push(i)
-      row.from.push(measure.from)
-    } else {
-      rows.set(`${key} ${measure.text}`, {
-        key,
-        measures: [i],
-        text: measure.text,
-        from: [measure.from],
-        madeOf: measure.madeOf,
-      })
-    }
+  return piece.rows.flatMap(({ what, measures }) => {
+    const all = measures.flatMap((i) => piece.measures[i] ?? [])
+    const first = all[0]
+    return first
+      ? [
+          {
+            key: `measure.${what}`,
+            measures,
+            text: first.text,
+            from: all.map(({ from }) => from),
+            madeOf: first.madeOf,
+          },
+        ]
+      : []
   })
-  return [...rows.values()]
-}
-
-function rowKey(measure: Measure, piece: Piece): string {
-  const isAcross = measure.axis === 'width' || measure.axis === 'height'
-  if (measure.kind === 'cut' && isAcross && piece.sheet.width === piece.sheet.height) return 'measure.cut.square'
-  return `measure.${measure.kind}.${isAcross && measure.kind !== 'cut' ? 'edges' : measure.axis}`
 }
 
 /** How a row's setting is read, in words: a sentence of its own, or the edges it is read from. */
