@@ -61,7 +61,7 @@ for (const theme of ['light', 'dark']) {
     await expect(page.getByRole('dialog').getByRole('listitem').first()).toBeVisible()
     await expectAccessible(page)
     await page.goto(design + '/print')
-    await expect(page.getByRole('heading', { name: 'In inches' })).toBeVisible()
+    await expect(page.getByRole('img', { name: 'The finished thing' })).toBeVisible()
     await expectAccessible(page)
   })
 }

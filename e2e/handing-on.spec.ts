@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { figure, openNew, square } from './gimbo'
@@ -10,6 +11,8 @@ async function handOn(page: Page, item: RegExp): Promise<string> {
   ])
   return download.path()
 }
+
+const opened = (program: string, ...args: string[]) => execFileSync(program, args, { encoding: 'utf8' })
 
 test('the design goes out and comes back in', async ({ page }, info) => {
   await openNew(page, { options: { method: 'score-board' }, system: 'metric' }, 'Handed on')
@@ -49,14 +52,51 @@ test('a true-size template and a fold pattern', async ({ page }) => {
   expect(fold.faces_vertices).toHaveLength(5)
 })
 
-test('the measures in both systems on a page to print', async ({ page }) => {
+test('every download opens in a program that is not ours', async ({ page }) => {
+  await openNew(page, { make: 'tray-and-lid', system: 'metric' }, 'Opened')
+  for (const item of [/template on A4/, /template on letter/]) {
+    const info = opened('pdfinfo', await handOn(page, item))
+    expect(info).toMatch(item.source.includes('A4') ? /595\.\d+ x 841\.\d+/ : /612 x 792/)
+    expect(info).toMatch(/Title: +Opened/)
+  }
+  const dxf = JSON.parse(
+    execFileSync('/usr/bin/python3', ['core/tests/Reference/dxf_lines.py'], {
+      input: readFileSync(await handOn(page, /DXF/)),
+      encoding: 'utf8',
+    }),
+  ) as { version: string; errors: string[]; lines: unknown[] }
+  expect(dxf).toMatchObject({ version: 'R12', errors: [] })
+  expect(dxf.lines.length).toBeGreaterThan(4)
+  expect(opened('/usr/bin/python3', '-m', 'zipfile', '-l', await handOn(page, /ZIP/))).toMatch(/opened\/lid\.dxf/)
+  expect(readFileSync(await handOn(page, /CSV/), 'utf8')).toMatch(/^design,piece,count,.*\r\nOpened,tray,1,/)
+  expect(readFileSync(await handOn(page, /HP-GL/), 'utf8')).toMatch(/^IN;\nSP1;\nPU\d+,\d+;PD/)
+})
+
+test('a handout in both systems, with notes: a page to print, and PDF', async ({ page }) => {
   await openNew(page, {}, 'On paper')
+  await page.getByRole('button', { name: 'Hand on' }).click()
+  await page.getByRole('menuitem', { name: 'Notes for the handout' }).click()
+  await page.getByLabel('Notes', { exact: true }).fill('Stamp the tern first.\nThen score.')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('status')).toContainText('Kept')
+  await page.reload()
   await page.getByRole('button', { name: 'Hand on' }).click()
   await page.getByRole('menuitem', { name: /print/ }).click()
   await expect(page.getByRole('heading', { name: 'On paper' })).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'In inches' }).locator('..')).toContainText('8 3/16 in')
-  await expect(page.getByRole('heading', { name: 'In millimetres' }).locator('..')).toContainText('207 mm')
+  await expect(page.getByText('Stamp the tern first.')).toBeVisible()
+  await expect(page.getByRole('row', { name: /Cut a square/ })).toContainText(/8\s3⁄16 in\s*207 mm/)
+  expect(await page.getByRole('img', { name: 'The finished thing' }).evaluate((it) => it.clientHeight)).toBeGreaterThan(
+    100,
+  )
   const pdf = await page.pdf({ format: 'A4', printBackground: true })
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
-  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBeLessThanOrEqual(2)
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBeLessThanOrEqual(3)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'PDF, letter' }).click(),
+  ])
+  const info = opened('pdfinfo', await download.path())
+  expect(info).toMatch(/612 x 792/)
+  await page.getByRole('link', { name: 'Back to the table' }).click()
+  await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
 })

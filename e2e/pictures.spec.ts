@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { startCutter } from './cutter'
 
 /**
  * The pictures in docs/screenshots, each compared with what the view looks like now, from a Gimbo that holds nothing but the
@@ -117,12 +118,30 @@ const PICTURES: Picture[] = [
   { name: 'papers', path: '/library/papers' },
   { name: 'keys', act: (page) => page.locator('body').press('?') },
   {
-    name: 'print',
-    design: /Tide-table/,
+    name: 'cutting',
+    design: /Eight tern/,
+    act: async (page) => {
+      const jobs = `/api${new URL(page.url()).pathname}/cutting`
+      const cutter = await startCutter('ready')
+      try {
+        await page.request.post(jobs, { data: { pieces: ['tray'] } })
+        await cutter.report()
+      } finally {
+        await cutter.stop()
+      }
+      await page.request.post(jobs, { data: { pieces: ['lid'] } })
+      await page.goto('/cutting')
+      await expect(page.locator('[data-state=failed]')).toBeVisible()
+      await expect(page.locator('[data-state=done]')).toBeVisible()
+    },
+  },
+  {
+    name: 'handout',
+    design: /Eight tern/,
     fullPage: true,
     act: async (page) => {
       await page.goto(`${page.url().replace(/\?.*$/, '')}/print`)
-      await expect(page.getByRole('heading', { name: 'In inches' })).toBeVisible()
+      await expect(page.getByRole('img', { name: 'The finished thing' })).toBeVisible()
     },
   },
 ]

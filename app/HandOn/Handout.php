@@ -263,7 +263,8 @@ final readonly class Handout
     /** A length as HTML, its fraction set as one. */
     private static function figure(string $text): string
     {
-        return '<span class="figure">'.preg_replace('~ ?\b(\d+)/(\d+)~', '<span class="n">$1</span>⁄<span class="d">$2</span>', e($text)).'</span>';
+        // A thin space keeps whole and fraction apart for those who copy it, or have it read to them.
+        return '<span class="figure">'.preg_replace(['~ (?=\d+/)~', '~(\d+)/(\d+)~u'], ["\u{2009}", '<span class="n">$1</span>⁄<span class="d">$2</span>'], e($text)).'</span>';
     }
 
     private static function asImage(string $svg): string

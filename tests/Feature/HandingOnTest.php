@@ -49,7 +49,7 @@ final class HandingOnTest extends TestCase
     {
         $id = $this->start();
         $svg = $this->get("/api/designs/$id/envelope.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->assertDownload('boat-ticket-envelope.svg');
-        self::assertStringContainsString('<g id="cut"', (string) $svg->getContent());
+        self::assertStringContainsString('<g id="cut-outline"', (string) $svg->getContent());
         $fold = $this->get("/api/designs/$id/envelope.fold")->assertOk()->assertDownload('boat-ticket-envelope.fold');
         self::assertCount(5, FoldFile::read(json_decode((string) $fold->getContent(), true))->faces);
         $this->getJson("/api/designs/$id/lid.svg")->assertNotFound();

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
-use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
 use XMLWriter;
 
 /**
  * A piece as a true-size SVG 1.1 template: one user unit is one millimetre, and so says the document's size.
  *
- * Layers are groups with the ids `cut`, `score-mountain`, `score-valley`, `glue` and `notes`, in that order of
- * importance for a cutting machine; line style tells them apart as well as colour. y runs down, as SVG has it.
+ * Layers are groups with the ids `glue` and `notes`, and then those of Layer in the order in which a machine must do them;
+ * line style tells them apart as well as colour. y runs down, as SVG has it.
  */
 final class SvgFile
 {
@@ -22,12 +22,16 @@ final class SvgFile
 
     private const DECIMALS = 4;
 
-    private const LAYERS = [
-        'cut' => ['stroke' => '#16302f', 'stroke-width' => '0.3'],
-        'score-mountain' => ['stroke' => '#7a2e6b', 'stroke-width' => '0.3', 'stroke-dasharray' => '4 1 0.6 1'],
-        'score-valley' => ['stroke' => '#0b6e6e', 'stroke-width' => '0.3', 'stroke-dasharray' => '3 1.5'],
+    private const AREAS = [
         'glue' => ['stroke' => 'none', 'fill' => '#c98a1b', 'fill-opacity' => '0.3'],
         'notes' => ['stroke' => '#5a6b6a', 'stroke-width' => '0.15', 'stroke-dasharray' => '0.6 0.8'],
+    ];
+
+    private const LINES = [
+        'score-mountain' => ['stroke' => '#7a2e6b', 'stroke-width' => '0.3', 'stroke-dasharray' => '4 1 0.6 1'],
+        'score-valley' => ['stroke' => '#0b6e6e', 'stroke-width' => '0.3', 'stroke-dasharray' => '3 1.5'],
+        'cut-inside' => ['stroke' => '#16302f', 'stroke-width' => '0.3'],
+        'cut-outline' => ['stroke' => '#16302f', 'stroke-width' => '0.3'],
     ];
 
     public static function write(Piece $piece, string $title): string
@@ -45,8 +49,14 @@ final class SvgFile
         ], function () use ($xml, $piece, $title, $high): void {
             $xml->writeElement('title', $title);
             $at = fn (Point $p): string => self::number($p->x + self::MARGIN_MM).','.self::number($high - $p->y + self::MARGIN_MM);
-            foreach (self::LAYERS as $layer => $style) {
-                self::element($xml, 'g', ['id' => $layer, 'fill' => 'none'] + $style, fn () => self::layer($xml, $layer, $piece, $at));
+            foreach (['glue' => array_values($piece->glue), 'notes' => array_filter([$piece->contents])] as $id => $areas) {
+                self::group($xml, $id, self::AREAS[$id], fn () => array_map(fn (Polygon $area) => self::element($xml, 'polygon', ['points' => implode(' ', array_map($at, $area->points))]), $areas));
+            }
+            $paths = Paths::of($piece->pattern);
+            foreach (Layer::cases() as $layer) {
+                self::group($xml, $layer->value, self::LINES[$layer->value], fn () => array_map(
+                    fn (Path $path) => $path->layer === $layer && self::element($xml, 'path', ['d' => 'M '.implode(' L ', array_map($at, $path->points)).($path->isClosed ? ' Z' : '')]), $paths,
+                ));
             }
         });
         $xml->endDocument();
@@ -54,35 +64,25 @@ final class SvgFile
         return $xml->outputMemory();
     }
 
-    /** @param callable(Point): string $at */
-    private static function layer(XMLWriter $xml, string $layer, Piece $piece, callable $at): void
+    /**
+     * @param array<string, string> $style
+     * @param callable(): mixed $inside
+     */
+    private static function group(XMLWriter $xml, string $id, array $style, callable $inside): void
     {
-        $assignments = ['cut' => [Assignment::Boundary, Assignment::Cut], 'score-mountain' => [Assignment::Mountain], 'score-valley' => [Assignment::Valley]];
-        foreach ($piece->pattern->edges as $edge) {
-            if (in_array($edge->assignment, $assignments[$layer] ?? [], true)) {
-                [$from, $to] = [$at($piece->pattern->vertices[$edge->from]), $at($piece->pattern->vertices[$edge->to])];
-                self::element($xml, 'path', ['d' => "M $from L $to"]);
-            }
-        }
-        $areas = match ($layer) {
-            'glue' => array_values($piece->glue),
-            'notes' => array_filter([$piece->contents]),
-            default => [],
-        };
-        foreach ($areas as $area) {
-            self::element($xml, 'polygon', ['points' => implode(' ', array_map($at, $area->points))]);
-        }
+        self::element($xml, 'g', ['id' => $id] + $style + ['fill' => 'none'], $inside);
     }
 
     /** @param array<string, string> $attributes */
-    private static function element(XMLWriter $xml, string $name, array $attributes, ?callable $inside = null): void
+    private static function element(XMLWriter $xml, string $name, array $attributes, ?callable $inside = null): bool
     {
         $xml->startElement($name);
         foreach ($attributes as $key => $value) {
             $xml->writeAttribute($key, $value);
         }
         $inside !== null && $inside();
-        $xml->endElement();
+
+        return $xml->endElement();
     }
 
     private static function number(float $value): string

@@ -21,7 +21,7 @@ final class WritersTest extends TestCase
         foreach ($svg->getElementsByTagName('g') as $group) {
             $layers[$group->getAttribute('id')] = $group->childNodes->length;
         }
-        self::assertSame(['cut', 'score-mountain', 'score-valley', 'glue', 'notes'], array_keys($layers));
+        self::assertSame(['glue', 'notes', 'score-mountain', 'score-valley', 'cut-inside', 'cut-outline'], array_keys($layers));
         self::assertSame('1.1', $svg->documentElement?->getAttribute('version'));
     }
 
@@ -36,10 +36,13 @@ final class WritersTest extends TestCase
         self::assertSame($width.'mm', $root->getAttribute('width'));
         $total = 0.0;
         foreach ($svg->getElementsByTagName('path') as $path) {
-            self::assertMatchesRegularExpression('/^M [\d.]+,[\d.]+ L [\d.]+,[\d.]+$/', $path->getAttribute('d'));
-            preg_match_all('/[\d.]+/', $path->getAttribute('d'), $numbers);
-            [$x1, $y1, $x2, $y2] = array_map(floatval(...), $numbers[0]) + [0.0, 0.0, 0.0, 0.0];
-            $total += hypot($x2 - $x1, $y2 - $y1);
+            self::assertMatchesRegularExpression('/^M [\d.]+,[\d.]+( L [\d.]+,[\d.]+)+( Z)?$/', $path->getAttribute('d'));
+            preg_match_all('/([\d.]+),([\d.]+)/', $path->getAttribute('d'), $numbers, PREG_SET_ORDER);
+            $points = array_map(fn (array $point): array => [(float) $point[1], (float) $point[2]], $numbers);
+            $points = str_ends_with($path->getAttribute('d'), 'Z') ? [...$points, $points[0]] : $points;
+            foreach (array_slice($points, 1) as $i => [$x, $y]) {
+                $total += hypot($x - $points[$i][0], $y - $points[$i][1]);
+            }
         }
         $expected = 0.0;
         foreach ($piece->pattern->edges as $edge) {
