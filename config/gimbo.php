@@ -6,8 +6,8 @@ return [
     // The names Gimbo answers to; a request that calls it by another one is refused (DNS rebinding).
     'hosts' => array_filter(explode(',', (string) env('GIMBO_HOSTS', '127.0.0.1,localhost,[::1]'))),
 
-    // The largest body of a request, in bytes. A design is a few hundred.
-    'largest_body' => 256 * 1024,
+    // The largest body of a request, in bytes. A design is a few hundred; a drawing that is taken in may be much more.
+    'largest_body' => 1024 * 1024,
 
     // The cutter that `bin/cutter` stands in for.
     'stand_in' => ['name' => 'Stand-in', 'host' => '127.0.0.1', 'port' => (int) env('GIMBO_CUTTER_PORT', 9100), 'width' => '320 mm', 'height' => '600 mm'],

@@ -34,7 +34,7 @@ test('the design goes out and comes back in', async ({ page }, info) => {
   writeFileSync(broken, '{\n"format": "gimbo-design",\n oops }')
   await page.getByLabel('Take in a design').setInputFiles(broken)
   await expect(page.getByRole('alert')).toContainText('line 3')
-  writeFileSync(broken, ' '.repeat(300 * 1024))
+  writeFileSync(broken, ' '.repeat(1100 * 1024))
   await page.getByLabel('Take in a design').setInputFiles(broken)
   await expect(page.getByRole('alert')).toContainText('too large')
 })

@@ -12,6 +12,7 @@ use App\Http\Controllers\HandoutController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\SizesFileController;
 use App\Http\Controllers\SizingController;
 use App\Http\Controllers\StartController;
@@ -23,6 +24,7 @@ Route::get('ping', fn () => response()->json((object) []));
 Route::get('catalogue', CatalogueController::class);
 Route::post('size', SizingController::class);
 Route::post('starts', StartController::class);
+Route::post('outlines', OutlineController::class);
 
 Route::get('designs', [DesignController::class, 'index']);
 Route::post('designs', [DesignController::class, 'store']);

@@ -37,6 +37,7 @@ final class ContractTest extends TestCase
         assert(is_string($job));
         $this->assertAnswers('CuttingJob', $this->postJson("/api/cutting/$job/again")->assertOk());
         $this->assertAnswers('Cutting', $this->getJson('/api/cutting')->assertOk());
+        $this->assertAnswers('Outline', $this->postJson('/api/outlines', ['file' => '<svg xmlns="http://www.w3.org/2000/svg" width="9mm"><rect width="9" height="5"/></svg>'])->assertOk());
         $this->assertAnswers('Starts', $this->postJson('/api/starts', ['holds' => ['width' => '6', 'height' => '4', 'thickness' => '1/4']])->assertOk());
         $this->assertAnswers('Errors', $this->postJson('/api/starts', ['holds' => ['width' => 'x', 'height' => '4']])->assertUnprocessable());
         $this->assertAnswers('OwnSize', $this->postJson('/api/library/sizes', ['name' => 'Pass', 'width' => '3', 'height' => '2'])->assertCreated());

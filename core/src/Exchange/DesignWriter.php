@@ -10,6 +10,7 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Extras;
 use Gimbo\Core\Design\FoldPlan;
+use Gimbo\Core\Design\HeldOutline;
 use Gimbo\Core\Design\Mat;
 use Gimbo\Core\Design\Mats;
 use Gimbo\Core\Design\Measure;
@@ -110,6 +111,7 @@ final readonly class DesignWriter
             ],
             'glue' => array_map(self::ring(...), array_values($piece->glue)),
             'contents' => $piece->contents === null ? null : self::ring($piece->contents),
+            'outline' => ($outline = HeldOutline::on($piece, $this->design->request->item)) === null ? null : self::ring($outline),
             'lie' => $piece->lie->value,
             'mats' => $this->mats($piece),
             'liner' => $this->liner($piece),

@@ -7,6 +7,7 @@ namespace Gimbo\Core\Request;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Problem;
 use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
@@ -20,6 +21,8 @@ use Gimbo\Core\Measure\LengthParser;
 final class FieldReader
 {
     private const MOST_PROBLEMS = 50;
+
+    private const LARGEST_MM = 2000;
 
     /** @var array<string, Problem> by pointer */
     private array $problems = [];
@@ -144,6 +147,26 @@ final class FieldReader
         }
 
         return $value === null ? null : $plain;
+    }
+
+    /** @return list<Point> of a closed line, [x, y] in millimetres each; empty where there is none */
+    public function ring(string $at, int $most): array
+    {
+        $value = $this->get($at) ?? [];
+        $points = [];
+        foreach (is_array($value) ? $value : [] as $pair) {
+            [$x, $y] = is_array($pair) && array_is_list($pair) && count($pair) === 2 ? $pair : [null, null];
+            if ((is_int($x) || is_float($x)) && (is_int($y) || is_float($y)) && min($x, $y) >= 0 && max($x, $y) <= self::LARGEST_MM) {
+                $points[] = new Point((float) $x, (float) $y);
+            }
+        }
+        if (! is_array($value) || count($points) !== count($value) || count($points) > $most || ($value !== [] && count($points) < 3)) {
+            $this->problem($at, Reason::of('outline.shape', ['most' => $most]));
+
+            return [];
+        }
+
+        return $points;
     }
 
     /** Text of several lines; none is the empty one. */

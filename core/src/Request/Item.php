@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Paper\Rectangle;
 
 /** What goes in: one item's closed size, and how many of them stand in the stack. */
 final readonly class Item
 {
-    public function __construct(public Length $width, public Length $height, public Length $thickness, public int $count)
+    /** @param list<Point> $outline of an odd-shaped one, millimetres from its box's lower left corner; empty for what is as its box */
+    public function __construct(public Length $width, public Length $height, public Length $thickness, public int $count, public array $outline = [])
     {
     }
 

@@ -34,7 +34,9 @@ final class SpecDiff
     {
         $flat = [];
         foreach ($here as $key => $value) {
-            if (is_array($value)) {
+            if (is_array($value) && $value !== [] && array_is_list($value)) {
+                $flat["$at/$key"] = (string) count($value);
+            } elseif (is_array($value)) {
                 $flat += self::flat($value, "$at/$key");
             } elseif (is_scalar($value)) {
                 $flat["$at/$key"] = (string) $value;

@@ -13,6 +13,7 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Outline\Outline;
 use Gimbo\Core\Paper\CardLayers;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
@@ -80,13 +81,14 @@ final readonly class SpecReader
 
     private function item(FieldReader $in): Item
     {
-        $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count', 'layers']);
+        $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count', 'layers', 'outline']);
         $item = new Item(
             $in->required('/holds/width'),
             $in->required('/holds/height'),
             // What was measured; else what its layers come to; else one folded card of ordinary paper.
             $in->length('/holds/thickness') ?? $this->layers($in)?->thickness() ?? Paper::usualCaliper()->times(2),
             $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
+            $in->ring('/holds/outline', Outline::MOST_POINTS),
         );
         if ($item->stack()->isMoreThan(LengthParser::limit())) {
             $in->problem('/holds/thickness', Reason::of('stack.too-thick', ['count' => $item->count]));

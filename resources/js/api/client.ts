@@ -24,6 +24,7 @@ export type History = Schemas['History']
 export type Alternative = Schemas['Alternative']
 export type Thumbnail = Schemas['Thumbnail']
 export type Still = Schemas['Still']
+export type Outline = Schemas['Outline']
 export type Problem = Schemas['Problem']
 export type System = Schemas['System']
 export type Change = { at: string; to: unknown } | { at: string; nudge: number }
@@ -71,6 +72,8 @@ export const api = {
   /** Everything that could be made for what is held, sized and drawn. */
   starts: ({ count, ...lengths }: Record<string, string>) =>
     ask<Schemas['Starts']>('POST', '/starts', { holds: { ...lengths, ...(count === undefined ? {} : { count }) } }),
+  outline: (file: string, unit: string | null) =>
+    ask<Outline>('POST', '/outlines', { file, ...(unit === null ? {} : { unit }) }),
   /** The file as it is: the server says what is wrong with it, line or field. */
   takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
   design: (id: string) => ask<DesignView>('GET', design(id)),

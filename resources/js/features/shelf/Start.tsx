@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react'
-import { api, problemsOf, type Catalogue } from '@/api/client'
+import { api, problemsOf, type Catalogue, type Outline } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Still } from '@/ui/Still'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
+import { OutlineTaker } from './OutlineTaker'
 
 type Held = Catalogue['held'][number]
 type Starts = Awaited<ReturnType<typeof api.starts>>
@@ -39,12 +40,17 @@ export function Start({ catalogue, onStart }: StartProps) {
   return <Sized key={held.id} held={held} catalogue={catalogue} onStart={onStart} onBack={() => setHeld(null)} />
 }
 
+/** The same request, its thing with an outline of its own. */
+const withOutline = (spec: Starts['spec'], outline: Outline | null) =>
+  outline ? { ...spec, holds: { ...(spec.holds as object), outline: outline.points } } : spec
+
 const FIELDS = ['width', 'height', 'thickness', 'count'] as const
 const SETTLED_MS = 60
 
 function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; onBack: () => void }) {
   const isCardToMake = held.id === 'card-to-make'
   const [typed, setTyped] = useState<Record<string, string>>({ ...held.usual, count: String(held.usual.count) })
+  const [outline, setOutline] = useState<Outline | null>(null)
   const [found, setFound] = useState<Starts | null>(null)
   const [problems, setProblems] = useState<Record<string, string>>({})
 
@@ -114,6 +120,15 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
           </select>
         </div>
       </div>
+      {!isCardToMake && (
+        <OutlineTaker
+          outline={outline}
+          onRead={(read) => {
+            setOutline(read)
+            if (read) setTyped((now) => ({ ...now, width: read.width, height: read.height }))
+          }}
+        />
+      )}
       {problems[''] && (
         <p role="alert" className="mb-3 text-warn">
           {problems['']}
@@ -128,7 +143,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
                 type="button"
                 className="picture-button"
                 disabled={!isGood}
-                onClick={() => onStart(start.make, { make: start.make, ...found.spec })}
+                onClick={() => onStart(start.make, { make: start.make, ...withOutline(found.spec, outline) })}
               >
                 <span className="block h-32 w-full">
                   <Still of={start.picture} />

@@ -45,6 +45,14 @@ export function Legend({ pieces }: { pieces: Piece[] }) {
           {words('legend.liner')}
         </li>
       )}
+      {!hasMats && pieces.some((piece) => piece.outline) && (
+        <li className="flex items-center gap-2">
+          <svg width="22" height="14" aria-hidden="true">
+            <path d="M2 12V4l4-3h14v11z" className="fill-none stroke-live" strokeWidth="1.4" />
+          </svg>
+          {words('legend.outline')}
+        </li>
+      )}
       {!hasMats && pieces.some((piece) => piece.contents) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">

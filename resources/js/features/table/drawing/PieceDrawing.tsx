@@ -68,6 +68,14 @@ export function PieceDrawing({ design, piece, view, lit, colour, onLight }: Piec
           data-layer="contents"
         />
       )}
+      {piece.outline && piece.mats.length === 0 && (
+        <polygon
+          points={path((piece.outline as unknown as XY[]).map(view.at))}
+          className="fill-none stroke-live"
+          strokeWidth="1.4"
+          data-layer="outline"
+        />
+      )}
       {piece.liner && (
         <polygon
           points={path((piece.liner as unknown as XY[]).map(view.at))}

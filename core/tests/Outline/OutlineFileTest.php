@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Outline;
+
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Exchange\DxfFile;
+use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Exchange\SvgFile;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Outline\Outline;
+use Gimbo\Core\Outline\OutlineFile;
+use Gimbo\Core\Sizing;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class OutlineFileTest extends TestCase
+{
+    private const MOST = 1_048_576;
+
+    /** @return iterable<string, array{string}> */
+    public static function makes(): iterable
+    {
+        foreach (Makes::all()->ids() as $id) {
+            yield $id => [$id];
+        }
+    }
+
+    /** What we hand on is read back the same: outline and box of every piece, from each of the three. */
+    #[DataProvider('makes')]
+    public function test_what_goes_out_comes_back(string $make): void
+    {
+        foreach (Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '105 mm', 'height' => '74 mm', 'thickness' => '9 mm'], 'system' => 'metric'])->pieces as $piece) {
+            $files = ['svg' => SvgFile::write($piece, 'Tern'), 'dxf' => DxfFile::write($piece), 'fold' => (string) json_encode(FoldFile::write($piece->pattern))];
+            $areas = [];
+            foreach ($files as $format => $file) {
+                $read = OutlineFile::read($file, null, self::MOST);
+                self::assertSame($format, $read->format);
+                self::assertNull($read->unit, 'the file says its unit');
+                $points = $read->outline->points;
+                $xs = array_map(fn ($p) => $p->x, $points);
+                $ys = array_map(fn ($p) => $p->y, $points);
+                $box = [max($xs), max($ys)];
+                self::assertEqualsWithDelta([min($xs), min($ys)], [0.0, 0.0], 0.001);
+                self::assertEqualsWithDelta([$read->outline->width->toMillimetres(), $read->outline->height->toMillimetres()], $box, 0.11);
+                $areas[$format] = Polygon::of($points)->area();
+            }
+            self::assertEqualsWithDelta($areas['fold'], $areas['svg'], 0.5);
+            self::assertEqualsWithDelta($areas['fold'], $areas['dxf'], 0.5);
+        }
+    }
+
+    /** @return iterable<string, array{string, string, string}> attributes, contents, and the size, from the SVG 1.1 recommendation's own words */
+    public static function svgs(): iterable
+    {
+        $mm = 'width="200mm" height="100mm" viewBox="0 0 200 100"';
+        yield 'a rectangle' => [$mm, '<rect x="10" y="10" width="105" height="74"/>', '105 × 74'];
+        yield 'rounded' => [$mm, '<rect x="10" y="10" width="105" height="74" rx="12"/>', '105 × 74'];
+        yield 'a circle' => [$mm, '<circle cx="50" cy="50" r="30"/>', '60 × 60'];
+        yield 'an ellipse, turned by a quarter' => [$mm, '<ellipse cx="0" cy="0" rx="40" ry="20" transform="translate(90 50) rotate(90)"/>', '40 × 80'];
+        yield 'relative lines' => [$mm, '<path d="m10,10 60,0 v40 h-60 z"/>', '60 × 40'];
+        yield 'numbers that touch' => [$mm, '<path d="M.5.5L60.5.5 60.5-9.5.5-9.5Z"/>', '60 × 10'];
+        yield 'two half circles, flags that touch' => [$mm, '<path d="M10 50a20,20 0 1130,0a15 15 0 01-30 0z"/>', '40 × 48.3'];
+        yield 'smooth cubics: a full lens' => [$mm, '<path d="M0 50C0 0 100 0 100 50S0 100 0 50Z"/>', '100 × 75'];
+        yield 'smooth quadratics' => [$mm, '<path d="M0 50Q25 0 50 50T100 50V90H0Z"/>', '100 × 65'];
+        yield 'a polygon in a scaled group' => [$mm, '<g transform="scale(2)"><g transform="translate(5,5)"><polygon points="0,0 30,0 30,20 0 20"/></g></g>', '60 × 40'];
+        yield 'skewed' => [$mm, '<rect width="20" height="20" transform="skewX(45)"/>', '40 × 20'];
+        yield 'four lines that meet' => [$mm, '<line x2="50"/><path d="M50 30 V0"/><path d="M0 0V30"/><line x1="0" y1="30" x2="50" y2="30"/>', '50 × 30'];
+        yield 'only the largest counts' => [$mm, '<rect width="50" height="30"/><rect x="10" y="10" width="5" height="5"/><text>big</text><defs><rect width="190" height="90"/></defs><rect style="display: none" width="150" height="90"/>', '50 × 30'];
+        yield 'inches, and no viewBox: pixels of 1/96 in' => ['width="6in" height="5in"', '<rect width="528" height="408"/>', '139.7 × 107.95'];
+        yield 'points' => ['width="288pt" height="144pt" viewBox="0 0 288 144"', '<rect width="144" height="72"/>', '50.8 × 25.4'];
+        yield 'a drawing scaled to half' => ['width="100mm" height="50mm" viewBox="0 0 200 100"', '<rect width="200" height="100"/>', '100 × 50'];
+    }
+
+    #[DataProvider('svgs')]
+    public function test_svg_shapes_have_their_size(string $attributes, string $inside, string $size): void
+    {
+        $outline = OutlineFile::read("<?xml version=\"1.0\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" $attributes>$inside</svg>", null, self::MOST)->outline;
+        self::assertSame($size, self::sizeOf($outline));
+    }
+
+    /** @return iterable<string, array{string, ?string, string}> the entities, the unit said, and the size: group codes of the DXF reference, from memory */
+    public static function dxfs(): iterable
+    {
+        yield 'lines in any order and direction' => [self::dxf('LINE', [10 => 0, 20 => 0, 11 => 50, 21 => 0]).self::dxf('LINE', [10 => 0, 20 => 30, 11 => 0, 21 => 0]).self::dxf('LINE', [10 => 0, 20 => 30, 11 => 50, 21 => 30]).self::dxf('LINE', [10 => 50, 20 => 30, 11 => 50, 21 => 0]), null, '50 × 30'];
+        yield 'a circle' => [self::dxf('CIRCLE', [10 => 5, 20 => 5, 40 => 25.4]), null, '50.8 × 50.8'];
+        yield 'a stadium with bulges' => [self::dxf('LWPOLYLINE', [90 => 4, 70 => 1])."10\n0\n20\n0\n10\n40\n20\n0\n42\n1\n10\n40\n20\n20\n10\n0\n20\n20\n42\n1\n", null, '60 × 20'];
+        yield 'an old polyline with vertices' => [self::dxf('POLYLINE', [66 => 1, 10 => 0, 20 => 0, 70 => 1]).self::dxf('VERTEX', [10 => 0, 20 => 0]).self::dxf('VERTEX', [10 => 30, 20 => 0, 42 => -1]).self::dxf('VERTEX', [10 => 30, 20 => 30]).self::dxf('SEQEND', []), null, '30 × 30'];
+        yield 'a half circle and its chord' => [self::dxf('ARC', [10 => 0, 20 => 0, 40 => 20, 50 => 0, 51 => 180]).self::dxf('LINE', [10 => -20, 20 => 0, 11 => 20, 21 => 0]), null, '40 × 20'];
+        yield 'an ellipse' => [self::dxf('ELLIPSE', [10 => 0, 20 => 0, 11 => 0, 21 => 30, 40 => 0.5, 41 => 0, 42 => 6.283185307]), null, '30 × 60'];
+    }
+
+    #[DataProvider('dxfs')]
+    public function test_dxf_entities_have_their_size(string $entities, ?string $unit, string $size): void
+    {
+        $file = "0\nSECTION\n2\nHEADER\n9\n\$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n{$entities}0\nENDSEC\n0\nEOF\n";
+        self::assertSame($size, self::sizeOf(OutlineFile::read($file, $unit, self::MOST)->outline));
+    }
+
+    /** @return iterable<string, array{string, string}> a file that does not say its unit, and what of it is 4 1/4 in when it is inches */
+    public static function unitless(): iterable
+    {
+        yield 'DXF' => ["0\nSECTION\n2\nENTITIES\n".self::dxf('CIRCLE', [10 => 0, 20 => 0, 40 => 2.125])."0\nENDSEC\n0\nEOF\n", 'dxf'];
+        yield 'SVG' => ['<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><circle r="2.125"/></svg>', 'svg'];
+        yield 'FOLD' => ['{"vertices_coords":[[0,0],[4.25,0],[4.25,4.25],[0,4.25]],"edges_vertices":[[0,1],[1,2],[2,3],[3,0]],"edges_assignment":["B","B","B","B"]}', 'fold'];
+    }
+
+    #[DataProvider('unitless')]
+    public function test_the_unit_is_asked_for_where_the_file_does_not_say(string $file, string $format): void
+    {
+        try {
+            OutlineFile::read($file, null, self::MOST);
+            self::fail('The unit must be asked for.');
+        } catch (InvalidDocument $error) {
+            self::assertSame(['/unit', 'outline.unit'], [$error->problems[0]->at, $error->problems[0]->reason->code]);
+        }
+        $read = OutlineFile::read($file, 'in', self::MOST);
+        self::assertSame([$format, 'in'], [$read->format, $read->unit]);
+        self::assertEqualsWithDelta(4.25, $read->outline->width->toInches(), 0.005);
+        self::assertSame('4.3 × 4.3', self::sizeOf(OutlineFile::read($file, 'mm', self::MOST)->outline));
+    }
+
+    /** @return iterable<string, array{string, string}> the file, and the reason it is refused with */
+    public static function bad(): iterable
+    {
+        $svg = fn (string $inside, string $before = ''): string => "$before<svg xmlns=\"http://www.w3.org/2000/svg\" xmlns:xlink=\"http://www.w3.org/1999/xlink\" width=\"100mm\" viewBox=\"0 0 100 100\">$inside</svg>";
+        $bomb = '<!DOCTYPE svg [<!ENTITY a "lol"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;"><!ENTITY c "&b;&b;&b;&b;&b;&b;&b;&b;&b;&b;">]>';
+        yield 'entity expansion' => [$svg('<text>&c;</text><rect width="9" height="9"/>', $bomb), 'outline.entities'];
+        yield 'an entity from a file' => [$svg('<text>&x;</text>', '<!DOCTYPE svg [<!ENTITY x SYSTEM "file:///etc/passwd">]>'), 'outline.entities'];
+        yield 'a script' => [$svg('<script>alert(1)</script><rect width="9" height="9"/>'), 'outline.script'];
+        yield 'a script in an attribute' => [$svg('<rect width="9" height="9" onload="alert(1)"/>'), 'outline.script'];
+        yield 'a script in a link' => [$svg('<a xlink:href=" javascript:alert(1)"><rect width="9" height="9"/></a>'), 'outline.script'];
+        yield 'a page within' => [$svg('<foreignObject><b/></foreignObject>'), 'outline.script'];
+        yield 'not closed' => ['<svg xmlns="http://www.w3.org/2000/svg" width="100mm"><rect', 'outline.svg'];
+        yield 'not SVG' => ['<html><body/></html>', 'outline.svg'];
+        yield 'sixteen bits a letter' => [(string) mb_convert_encoding($svg('<rect width="9" height="9"/>'), 'UTF-16', 'UTF-8'), 'outline.foreign'];
+        yield 'only open lines' => [$svg('<line x2="50"/>'), 'outline.open'];
+        yield 'nothing' => [$svg(''), 'outline.open'];
+        yield 'a path that is none' => [$svg('<path d="M0 0 L 10 oops"/>'), 'outline.path'];
+        yield 'an arc cut short' => [$svg('<path d="M0 0 A 10 10 0 1"/>'), 'outline.path'];
+        yield 'as large as a house' => [$svg('<rect width="90000" height="90000"/>'), 'outline.size'];
+        yield 'numbers without end' => [$svg('<rect width="1e308" height="1e308"/>'), 'outline.size'];
+        yield 'an empty file' => ['', 'outline.foreign'];
+        yield 'an archive' => ["PK\x03\x04\0\0", 'outline.foreign'];
+        yield 'a picture' => ["\x89PNG\r\n\x1a\n", 'outline.foreign'];
+        yield 'DXF whose codes are none' => ["0\nSECTION\n2\nENTITIES\nzero\nLINE\n", 'outline.dxf'];
+        yield 'DXF with a word for a number' => ["0\nSECTION\n2\nHEADER\n9\n\$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n".self::dxf('CIRCLE', [10 => 0, 20 => 0]).self::dxf('LINE', [10 => 'wide', 20 => 0]), 'outline.number'];
+        yield 'FOLD without edges' => ['{"vertices_coords":[[0,0]],"frame_unit":"mm"}', 'outline.fold'];
+        yield 'FOLD with an edge to nowhere' => ['{"vertices_coords":[[0,0],[1,1]],"edges_vertices":[[0,7]],"edges_assignment":["B"],"frame_unit":"mm"}', 'outline.fold'];
+        yield 'JSON that is cut short' => ['{"vertices_coords":[[0,0', 'document.not-json'];
+        yield 'far too large' => [str_repeat(' ', self::MOST + 1), 'document.too-large'];
+        yield 'too many shapes' => [$svg(str_repeat('<g/><line x2="1"/>', 50_001)), 'outline.too-much'];
+        yield 'too many lines' => ["0\nSECTION\n2\nENTITIES\n".str_repeat("0\nLINE\n", 50_001), 'outline.too-much'];
+    }
+
+    #[DataProvider('bad')]
+    public function test_what_cannot_be_read_is_refused_with_a_reason(string $file, string $reason): void
+    {
+        $before = memory_get_usage();
+        try {
+            OutlineFile::read($file, null, self::MOST);
+            self::fail('It must be refused.');
+        } catch (InvalidDocument $error) {
+            self::assertSame($reason, $error->problems[0]->reason->code);
+        }
+        self::assertLessThan(32 << 20, memory_get_usage() - $before, 'nothing of it is kept');
+    }
+
+    public function test_a_very_detailed_outline_keeps_its_shape_in_few_points(): void
+    {
+        $points = [];
+        for ($i = 0; $i < 8000; $i++) {
+            $angle = 2 * M_PI * $i / 8000;
+            $radius = 40 + 3 * sin(9 * $angle);
+            $points[] = sprintf('%.4F,%.4F', 50 + $radius * cos($angle), 50 + $radius * sin($angle));
+        }
+        $outline = OutlineFile::read('<svg xmlns="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100"><polygon points="'.implode(' ', $points).'"/></svg>', null, self::MOST)->outline;
+        self::assertLessThanOrEqual(Outline::MOST_POINTS, count($outline->points));
+        // The area of r = a + b sin 9φ is π (a² + b²/2).
+        self::assertEqualsWithDelta(M_PI * (40 ** 2 + 3 ** 2 / 2), Polygon::of($outline->points)->area(), 8.0);
+    }
+
+    /** @param array<int, int|float|string> $codes */
+    private static function dxf(string $type, array $codes): string
+    {
+        return "0\n$type\n".implode('', array_map(fn (int $code, int|float|string $value) => "$code\n$value\n", array_keys($codes), $codes));
+    }
+
+    private static function sizeOf(Outline $outline): string
+    {
+        return round($outline->width->toMillimetres(), 2).' × '.round($outline->height->toMillimetres(), 2);
+    }
+}
