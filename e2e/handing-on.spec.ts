@@ -100,3 +100,36 @@ test('a handout in both systems, with notes: a page to print, and PDF', async ({
   await page.getByRole('link', { name: 'Back to the table' }).click()
   await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
 })
+
+test('an odd-shaped tag out of a drawing: its unit asked for, its outline drawn where it lies', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New …' }).click()
+  await page.getByRole('button', { name: /^A flat card/ }).click()
+  const take = (buffer: Buffer, name = 'tag.svg') =>
+    page.getByLabel('Its outline from a drawing').setInputFiles({ name, mimeType: 'image/svg+xml', buffer })
+  const svg = (inside: string) =>
+    Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 120 70">${inside}</svg>`)
+
+  await take(svg('<script>alert(1)</script><rect width="9" height="9"/>'))
+  await expect(page.getByRole('alert')).toContainText('carries a script')
+  await take(Buffer.alloc(2 * 1024 * 1024, 32))
+  await expect(page.getByRole('alert')).toContainText('larger than 1 MB')
+  await take(Buffer.from('PK\u0003\u0004 no drawing'), 'bundle.zip')
+  await expect(page.getByRole('alert')).toContainText('no drawing that can be read')
+
+  await take(svg('<path d="M0 20 20 0H120V70H20L0 50Z"/><circle cx="14" cy="35" r="4"/>'))
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.getByLabel('one is').selectOption('mm')
+  await expect(page.getByRole('img', { name: 'The outline of what is held' })).toBeVisible()
+  await expect(page.getByLabel('Width')).toHaveValue('120 mm')
+  await expect(page.getByLabel('Height')).toHaveValue('70 mm')
+  await page.getByLabel('one is').selectOption('pt')
+  await expect(page.getByLabel('Width')).not.toHaveValue('120 mm')
+  await page.getByLabel('one is').selectOption('mm')
+  await expect(page.getByLabel('Width')).toHaveValue('120 mm')
+  await page.getByRole('dialog').getByRole('listitem').getByRole('button').first().click()
+  await expect(page.locator('[data-layer=outline]').first()).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: 'its outline' })).toBeVisible()
+  await page.reload()
+  await expect(page.locator('[data-layer=outline]').first()).toBeVisible()
+})

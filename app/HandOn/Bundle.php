@@ -9,6 +9,7 @@ use App\Words\Words;
 use Gimbo\Core\Exchange\CuttingList;
 use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Exchange\SvgFile;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -59,6 +60,7 @@ final readonly class Bundle
         foreach ($draft->sized->pieces as $piece) {
             yield "$piece->id.svg" => SvgFile::write($piece, $name);
             yield "$piece->id.dxf" => DxfFile::write($piece);
+            yield "$piece->id.hpgl" => HpglFile::write($piece);
             yield "$piece->id.fold" => json_encode(FoldFile::write($piece->pattern) + ['file_title' => $name], self::READABLE)."\n";
         }
     }

@@ -87,7 +87,7 @@ final class TemplateTest extends TestCase
         $this->start('Ferry return', ['make' => 'lantern-card']);
         $one = self::opened((string) $this->get("/api/designs/$id/everything.zip")->assertOk()->streamedContent());
         self::assertEqualsCanonicalizing(
-            ['ferry-return/design.gimbo.json', 'ferry-return/template.pdf', 'ferry-return/tray.svg', 'ferry-return/tray.dxf', 'ferry-return/tray.fold', 'ferry-return/lid.svg', 'ferry-return/lid.dxf', 'ferry-return/lid.fold', 'cutting-list.csv'],
+            ['ferry-return/design.gimbo.json', 'ferry-return/template.pdf', 'ferry-return/tray.svg', 'ferry-return/tray.dxf', 'ferry-return/tray.fold', 'ferry-return/tray.hpgl', 'ferry-return/lid.hpgl', 'ferry-return/lid.svg', 'ferry-return/lid.dxf', 'ferry-return/lid.fold', 'cutting-list.csv'],
             array_keys($one),
         );
         self::assertStringStartsWith('%PDF-', $one['ferry-return/template.pdf']);
