@@ -9,6 +9,9 @@ return [
     // The largest body of a request, in bytes. A design is a few hundred; a drawing that is taken in may be much more.
     'largest_body' => 1024 * 1024,
 
+    // How long a cutting machine may take to answer, in seconds.
+    'cutter_patience' => 2.0,
+
     // The cutter that `bin/cutter` stands in for.
     'stand_in' => ['name' => 'Stand-in', 'host' => '127.0.0.1', 'port' => (int) env('GIMBO_CUTTER_PORT', 9100), 'width' => '320 mm', 'height' => '600 mm'],
 ];

@@ -12,9 +12,6 @@ namespace App\Cutting;
  */
 final class Cutter
 {
-    /** How long it may take to answer, in seconds. */
-    private const PATIENCE = 2.0;
-
     /** How long it may go on cutting after the last of a job, in seconds, as long as it answers. */
     private const LONGEST_WORK = 3600;
 
@@ -23,7 +20,7 @@ final class Cutter
     private const STRETCH_BYTES = 64;
 
     /** @param resource $line */
-    private function __construct(private readonly mixed $line)
+    private function __construct(private readonly mixed $line, private readonly float $patience)
     {
     }
 
@@ -32,14 +29,18 @@ final class Cutter
         fclose($this->line);
     }
 
-    /** @throws CutterTrouble when nothing is there */
-    public static function at(string $host, int $port): self
+    /**
+     * @param float $patience how long it may take to answer, in seconds
+     *
+     * @throws CutterTrouble when nothing is there
+     */
+    public static function at(string $host, int $port, float $patience): self
     {
-        $line = @stream_socket_client("tcp://$host:$port", $code, $why, self::PATIENCE);
+        $line = @stream_socket_client("tcp://$host:$port", $code, $why, $patience);
         $line !== false || throw CutterTrouble::notThere();
         stream_set_blocking($line, false);
 
-        return new self($line);
+        return new self($line, $patience);
     }
 
     /**
@@ -81,7 +82,7 @@ final class Cutter
     {
         $this->write(CutterStatus::QUESTION);
         $answer = '';
-        $end = microtime(true) + self::PATIENCE;
+        $end = microtime(true) + $this->patience;
         while (! str_ends_with($answer, "\r")) {
             $this->await([$this->line], [], $end);
             $bytes = fread($this->line, 64);
@@ -94,7 +95,7 @@ final class Cutter
 
     private function write(string $bytes): void
     {
-        $end = microtime(true) + self::PATIENCE;
+        $end = microtime(true) + $this->patience;
         while ($bytes !== '') {
             $this->await([], [$this->line], $end);
             $count = @fwrite($this->line, $bytes);

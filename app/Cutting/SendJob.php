@@ -33,7 +33,7 @@ final class SendJob implements ShouldQueue
             CuttingJob::query()->whereKey($this->id)->update($change + ['touched_at' => Drafting::now()]);
         };
         try {
-            Cutter::at($job->cutter['host'], $job->cutter['port'])->send($job->instructions, fn (int $sent) => $say(['sent' => $sent]));
+            Cutter::at($job->cutter['host'], $job->cutter['port'], (float) config('gimbo.cutter_patience'))->send($job->instructions, fn (int $sent) => $say(['sent' => $sent]));
             $say(['state' => JobState::Done]);
         } catch (CutterTrouble $trouble) {
             $say(['state' => JobState::Failed, 'reason' => $trouble->reason]);

@@ -169,6 +169,8 @@ final class CuttingTest extends TestCase
 
     private function standIn(string $mode, int $port = 0, string $bed = '320x600'): void
     {
+        // A machine that stalls for a while is no reason to fail: only the silent one is to be given up.
+        config(['gimbo.cutter_patience' => $mode === 'silent' ? 1.0 : 20.0]);
         $port = $port === 0 ? self::freePort() : $port;
         config(['gimbo.stand_in.port' => $port]);
         $cutter = proc_open([PHP_BINARY, base_path('bin/cutter'), "--port=$port", "--mode=$mode", "--bed=$bed"], [1 => ['pipe', 'w']], $this->pipes);

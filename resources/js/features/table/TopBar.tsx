@@ -170,7 +170,12 @@ function HandOn({ view, piece, onCut, onNotes }: HandOnProps) {
         <Ellipsis aria-hidden="true" className="size-4" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu" align="end" sideOffset={6} collisionPadding={12}>
+        <DropdownMenu.Content
+          className="menu max-h-(--radix-dropdown-menu-content-available-height)!"
+          align="end"
+          sideOffset={6}
+          collisionPadding={12}
+        >
           <DropdownMenu.Item asChild>
             <a href={`/designs/${view.id}/print`} className="menu-item justify-start!">
               <Printer aria-hidden="true" className="size-5 text-soft" />
@@ -185,6 +190,7 @@ function HandOn({ view, piece, onCut, onNotes }: HandOnProps) {
             <Scissors aria-hidden="true" className="size-5 text-soft" />
             {words('hand-on.cut')}
           </DropdownMenu.Item>
+          <DropdownMenu.Separator className="mx-3 my-1 border-t border-line" />
           {downloads.map(({ icon: Icon, key, href }) => (
             <DropdownMenu.Item key={key} asChild>
               <a href={href} download className="menu-item justify-start!">
