@@ -39,4 +39,4 @@ bench:
 
 # Takes the pictures of every main view anew, for views that changed on purpose. Look at each of them afterwards.
 screenshots:
-	npx playwright test pictures --update-snapshots
+	npx playwright test pictures --update-snapshots=all
