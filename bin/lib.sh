@@ -13,7 +13,8 @@ need_packages() {
   for pair in "$@"; do
     package=${pair%%=*} program=${pair#*=}
     case $program in
-      php:*) php -m 2>/dev/null | grep -qix "${program#php:}" || missing+=("$package") ;;
+      # Read whole first: a grep that leaves early would make the pipe fail.
+      php:*) grep -qix "${program#php:}" <<<"$(php -m 2>/dev/null)" || missing+=("$package") ;;
       python:*) /usr/bin/python3 -c "import ${program#python:}" 2>/dev/null || missing+=("$package") ;;
       *) command -v "$program" >/dev/null 2>&1 || missing+=("$package") ;;
     esac

@@ -97,3 +97,39 @@ test('legible from a metre, and every target takes a finger', async ({ page }) =
     if (box) expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44)
   }
 })
+
+test('a figure set wrong: what no longer holds, what would save it, and nothing typed moves the steps', async ({
+  page,
+}) => {
+  const id = await openNew(page, {
+    make: 'tray-and-lid',
+    system: 'metric',
+    holds: { width: '105 mm', height: '148 mm', thickness: '20 mm' },
+  })
+  await page.goto(`/designs/${id}/work`)
+  const place = page.getByRole('progressbar')
+  await expect(place).toHaveAttribute('aria-valuenow', '1')
+  await page.keyboard.press('PageDown')
+  await expect(place).toHaveAttribute('aria-valuenow', '2')
+  await page.getByRole('button', { name: 'Set it wrong?' }).click()
+  const field = page.getByLabel('What was it really set to?')
+  const help = page.getByRole('region', { name: 'Set it wrong?' })
+  await field.pressSequentially('2 8')
+  await field.press('ArrowLeft')
+  await expect(place).toHaveAttribute('aria-valuenow', '2')
+  await field.fill('28 mm')
+  await expect(help).toContainText('Room in width')
+  await expect(help).toContainText('Score again at the right figure')
+  await field.fill('twenty')
+  await expect(help.getByRole('alert')).toBeVisible()
+  await expect(help).not.toContainText('Room in width')
+  const right = await page.request.get(`/api/designs/${id}`)
+  const { design } = (await right.json()) as {
+    design: { pieces: Array<{ measures: Array<{ kind: string; text: string }> }> }
+  }
+  await field.fill(design.pieces[0]?.measures.find((measure) => measure.kind === 'score')?.text ?? '')
+  await expect(help).toContainText('Still good')
+  await help.getByRole('button', { name: 'Put away' }).click()
+  await page.keyboard.press('PageDown')
+  await expect(place).toHaveAttribute('aria-valuenow', '3')
+})

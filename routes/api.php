@@ -12,6 +12,7 @@ use App\Http\Controllers\HandoutController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LibraryController;
+use App\Http\Controllers\MissedController;
 use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\SizesFileController;
 use App\Http\Controllers\SizingController;
@@ -37,6 +38,7 @@ Route::post('designs/{design}/restore', [DesignController::class, 'restore'])->w
 Route::post('designs/{design}/copy', [DesignController::class, 'copy']);
 
 Route::get('designs/{design}/alternatives', AlternativesController::class);
+Route::post('designs/{design}/missed', MissedController::class);
 Route::post('designs/{design}/edits', [EditController::class, 'store']);
 Route::post('designs/{design}/undo', [EditController::class, 'undo']);
 Route::post('designs/{design}/redo', [EditController::class, 'redo']);

@@ -6,9 +6,13 @@ namespace Gimbo\Core;
 
 use Gimbo\Core\Design\Alternative;
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Measure;
+use Gimbo\Core\Design\Missed;
 use Gimbo\Core\Design\Reach;
+use Gimbo\Core\Design\Redo;
 use Gimbo\Core\Design\Setting;
 use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Make\Make;
@@ -25,6 +29,9 @@ use Gimbo\Core\Sheet\NothingLeft;
 /** The one entry to the core: a spec in, a design out. The command and the web application both come in here. */
 final readonly class Sizing
 {
+    /** How far from where it belongs another setting is tried, to save a sheet. */
+    private const MOST_STEPS_TO_SAVE = 8;
+
     private SpecReader $reader;
 
     public function __construct(public Makes $makes)
@@ -106,6 +113,66 @@ final readonly class Sizing
         }
 
         return $alternatives;
+    }
+
+    /**
+     * What is still good, and what would save it, when one figure was really set to another length.
+     *
+     * @param string $piece its id
+     * @param int $measure one of the piece's that was set wrong
+     * @return ?Missed null where nothing of the piece, or of one of its panels, is left
+     *
+     * @throws InvalidDocument at /piece or /measure where there is no such figure
+     */
+    public function missed(mixed $spec, string $piece, int $measure, Length $at): ?Missed
+    {
+        $request = $this->request($spec);
+        $design = $this->designFor($request);
+        [$settings, $missed, $measures] = $this->settingOf($design, $piece, $measure);
+        $by = $at->minus($missed->at);
+        $moved = $this->moved($request, $piece, $missed, $by);
+        if ($moved === null) {
+            return null;
+        }
+        $gone = Missed::gone($design, $moved);
+        $asItIs = $request->withTools($request->tools->withMoved($piece, $missed->name, $by));
+        $rescues = [];
+        foreach ($gone === [] ? [] : $settings as $setting) {
+            $to = $setting->name === $missed->name ? null : $this->rescue($design, $asItIs, $piece, $setting);
+            $canBeSet = $to !== null && ($setting->measures[0] > $measure || Redo::of($measures[$setting->measures[0]], $to, $setting->at) !== null);
+            $canBeSet && $rescues[] = [$setting, $to];
+        }
+
+        return new Missed($missed, $at, Alternative::changes($design, $moved), $gone, Redo::of($measures[$measure], $missed->at, $at), $rescues, Missed::smaller($gone, $request->item));
+    }
+
+    /** @return array{list<Setting>, Setting, list<Measure>} those of the piece, the one the measure belongs to, and the piece's measures */
+    private function settingOf(Design $design, string $id, int $measure): array
+    {
+        foreach ($design->pieces as $piece) {
+            foreach ($piece->id === $id ? Setting::of($piece) : [] as $setting) {
+                if (in_array($measure, $setting->measures, true)) {
+                    return [Setting::of($piece), $setting, $piece->measures];
+                }
+            }
+        }
+        throw InvalidDocument::at('/measure', Reason::of('missed.no-figure'));
+    }
+
+    /** Where another setting would have to be set, the nearest first, so that everything that held before holds again; null where nowhere near. */
+    private function rescue(Design $before, SizingRequest $request, string $piece, Setting $setting): ?Length
+    {
+        for ($steps = 1; $steps <= self::MOST_STEPS_TO_SAVE; $steps++) {
+            foreach ([1, -1] as $way) {
+                $by = $setting->step($request->tools)->times($steps * $way);
+                $moved = $this->moved($request, $piece, $setting, $by);
+                if ($moved !== null && Missed::gone($before, $moved) === []) {
+                    return $setting->at->plus($by);
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The design with one setting moved; null where that leaves nothing of it, or of a panel. */

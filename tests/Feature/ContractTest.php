@@ -26,6 +26,7 @@ final class ContractTest extends TestCase
             $this->assertAnswers('Design', $this->postJson('/api/size', ['spec' => $spec + self::SPEC])->assertOk());
             $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/copy", ['name' => 'copy'])->assertCreated());
             $this->assertAnswers('Alternatives', $this->getJson("/api/designs/$id/alternatives")->assertOk());
+            $this->assertAnswers('Missed', $this->postJson("/api/designs/$id/missed", ['piece' => 'envelope', 'measure' => 2, 'at' => '3 1/2 in'])->assertOk());
             $this->assertAnswers('Point', $this->postJson("/api/designs/$id/points", ['name' => 'now'])->assertCreated());
             $this->assertAnswers('History', $this->getJson("/api/designs/$id/history")->assertOk());
             $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/variants")->assertCreated());

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Design\Alternative;
+use Gimbo\Core\Design\Missed;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 
-/** What a step up or down of each setting would do, as the browser gets it; lengths are texts in the design's system. */
+/** What a step up or down of each setting would do, and what became of one that was missed, as the browser gets it; lengths are texts in the design's system. */
 final class AlternativesWriter
 {
     /**
@@ -25,10 +26,34 @@ final class AlternativesWriter
             'measures' => $one->setting->measures,
             'steps' => $one->steps,
             'text' => $words->text($one->at),
-            'fits' => array_map(fn (Fit $fit) => [
-                'id' => $fit->id, 'piece' => $fit->piece, 'ok' => $fit->isOk(), 'critical' => $fit->isCritical(),
-                'spare' => $words->rounded($fit->have->minus($fit->isOk() ? $fit->bare : $fit->need)),
-            ], $one->changed),
+            'fits' => self::fits($one->changed, $words),
         ], $alternatives);
+    }
+
+    /** @return array{text: string, isGood: bool, redo: ?string, right: string, fits: list<array{id: string, piece: ?string, ok: bool, critical: bool, spare: string}>, rescues: list<array{measures: list<int>, text: string}>, smaller: ?array{width: string, height: string, thickness: string}} */
+    public static function missed(Missed $missed, System $system): array
+    {
+        $words = LengthFormatter::for($system);
+
+        return [
+            'text' => $words->text($missed->at), 'isGood' => $missed->gone === [], 'redo' => $missed->redo?->value, 'right' => $words->text($missed->setting->at),
+            'fits' => self::fits($missed->changed, $words),
+            'rescues' => array_map(fn (array $rescue) => ['measures' => $rescue[0]->measures, 'text' => $words->text($rescue[1])], $missed->rescues),
+            'smaller' => $missed->smaller === null ? null : [
+                'width' => $words->rounded($missed->smaller->width), 'height' => $words->rounded($missed->smaller->height), 'thickness' => LengthFormatter::for(System::Metric)->rounded($missed->smaller->thickness),
+            ],
+        ];
+    }
+
+    /**
+     * @param list<Fit> $fits
+     * @return list<array{id: string, piece: ?string, ok: bool, critical: bool, spare: string}>
+     */
+    private static function fits(array $fits, LengthFormatter $words): array
+    {
+        return array_map(fn (Fit $fit) => [
+            'id' => $fit->id, 'piece' => $fit->piece, 'ok' => $fit->isOk(), 'critical' => $fit->isCritical(),
+            'spare' => $words->rounded($fit->have->minus($fit->isOk() ? $fit->bare : $fit->need)),
+        ], $fits);
     }
 }

@@ -25,6 +25,7 @@ export type Alternative = Schemas['Alternative']
 export type Thumbnail = Schemas['Thumbnail']
 export type Still = Schemas['Still']
 export type Outline = Schemas['Outline']
+export type Missed = Schemas['Missed']
 export type Problem = Schemas['Problem']
 export type System = Schemas['System']
 export type Change = { at: string; to: unknown } | { at: string; nudge: number }
@@ -105,6 +106,8 @@ export const api = {
   copy: (id: string, name: string) => ask<DesignView>('POST', `${design(id)}/copy`, { name }),
   takeOff: (id: string) => ask<object>('DELETE', design(id)),
   putBack: (id: string) => ask<ShelfCard>('POST', `${design(id)}/restore`),
+  missed: (id: string, piece: string, measure: number, at: string) =>
+    ask<Missed>('POST', `${design(id)}/missed`, { piece, measure, at }),
   edit: (id: string, edit: { id: string; gesture: string | null; changes: Change[] }) =>
     ask<DesignView>('POST', `${design(id)}/edits`, edit),
   undo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/undo`, { revision }),

@@ -1,12 +1,10 @@
-import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import type { PaperStock } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
-import { EntryForm, RowButtons } from './EntryForm'
-import { SystemField } from './Sizes'
+import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
 import { filled, useEntryForm } from './useEntryForm'
 import { Found } from './Found'
 import { useTrial } from './useTrial'
@@ -24,16 +22,10 @@ const toEntry = (draft: Record<string, string>) => {
 export function Papers({ papers }: { papers: PaperStock[] }) {
   const form = useEntryForm('papers', BLANK, toEntry)
   const [isStacking, setStacking] = useState(false)
-  const { draft, problems, put } = form
+  const { draft, put } = form
   return (
     <>
-      <div className="mb-2 flex flex-wrap items-center gap-2">
-        <h1 className="mr-auto text-2xl">{words('papers.title')}</h1>
-        <button type="button" className="full-button" onClick={() => form.open()}>
-          <Plus aria-hidden="true" className="size-5" />
-          {words('papers.add')}
-        </button>
-      </div>
+      <PageHead title={words('papers.title')} addLabel={words('papers.add')} form={form} />
       <p className="mb-4 max-w-2xl text-soft">{words('papers.why')}</p>
       {papers.length === 0 && <p className="rounded-xl border border-line bg-panel p-5">{words('papers.none')}</p>}
       <ul className="grid gap-4 md:grid-cols-2 lg:grid-cols-3">
@@ -56,18 +48,7 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
               )}
             </span>
             <span className="px-2 pb-1">
-              <RowButtons
-                name={paper.name}
-                onChange={() =>
-                  form.open(
-                    Object.fromEntries(
-                      Object.keys(BLANK).map((field) => [field, String(paper[field as keyof PaperStock] ?? '')]),
-                    ),
-                    paper.id,
-                  )
-                }
-                onRemove={() => void form.remove(paper.id)}
-              />
+              <RowButtons form={form} entry={paper} />
             </span>
           </li>
         ))}
@@ -76,33 +57,19 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
         {draft && (
           <>
             <div className="grid grid-cols-2 gap-4">
-              <TextField
-                label={words('entry.name')}
-                value={draft.name ?? ''}
-                problem={problems.name}
-                onChange={put('name')}
-                autoFocus
-              />
-              <SystemField value={draft.system ?? 'imperial'} onChange={put('system')} />
-              <TextField
-                label={words('papers.weight')}
-                value={draft.weight ?? ''}
-                problem={problems.weight}
-                inputMode="numeric"
-                onChange={put('weight')}
-              />
+              <NameAndSystem form={form} />
+              <EntryField form={form} field="weight" label={words('papers.weight')} inputMode="numeric" />
               <SelectField
                 label={words('papers.basis')}
                 value={draft.basis ?? 'gsm'}
                 choices={BASES.map((value) => ({ value, label: words(`basis.${value}`) }))}
                 onChange={put('basis')}
               />
-              <TextField
+              <EntryField
+                form={form}
+                field="caliper"
                 label={words('papers.caliper')}
-                value={draft.caliper ?? ''}
-                problem={problems.caliper}
                 placeholder={words('papers.from-weight')}
-                onChange={put('caliper')}
               />
               <button type="button" className="quiet-button self-end text-live" onClick={() => setStacking(true)}>
                 {words('trial.caliper')}
@@ -117,25 +84,9 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
               />
             )}
             <div className="grid grid-cols-3 gap-4">
-              <TextField
-                label={words('papers.width')}
-                value={draft.width ?? ''}
-                problem={problems.width}
-                onChange={put('width')}
-              />
-              <TextField
-                label={words('papers.height')}
-                value={draft.height ?? ''}
-                problem={problems.height}
-                onChange={put('height')}
-              />
-              <TextField
-                label={words('papers.colour')}
-                value={draft.colour === '' ? '#ffffff' : (draft.colour ?? '')}
-                problem={problems.colour}
-                type="color"
-                onChange={put('colour')}
-              />
+              <EntryField form={form} field="width" label={words('papers.width')} />
+              <EntryField form={form} field="height" label={words('papers.height')} />
+              <EntryField form={form} field="colour" blank="#ffffff" label={words('papers.colour')} type="color" />
             </div>
           </>
         )}
@@ -155,17 +106,17 @@ function Stack({ onFound }: { onFound: (caliper: string) => void }) {
       <p className="mb-3">{words('trial.caliper.how')}</p>
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label={words('trial.sheets')}
           value={typed.sheets ?? ''}
           problem={problems.sheets}
-          inputMode="numeric"
           onChange={put('sheets')}
+          label={words('trial.sheets')}
+          inputMode="numeric"
         />
         <TextField
-          label={words('trial.stack')}
           value={typed.stack ?? ''}
           problem={problems.stack}
           onChange={put('stack')}
+          label={words('trial.stack')}
         />
       </div>
       <Found trial={trial} said={words('trial.caliper-is')} onUse={onFound} />

@@ -1,12 +1,11 @@
-import { Download, Plus } from 'lucide-react'
+import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { files, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { FileButton } from '@/ui/FileButton'
 import { SelectField } from '@/ui/SelectField'
-import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
-import { EntryForm, RowButtons } from './EntryForm'
+import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
 import { SizesFile } from './SizesFile'
 import { filled, useEntryForm } from './useEntryForm'
 
@@ -17,11 +16,10 @@ const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '
 export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue['sizes'] }) {
   const form = useEntryForm('sizes', BLANK, filled)
   const [csv, setCsv] = useState<string | null>(null)
-  const { draft, problems, put } = form
+  const { draft, put } = form
   return (
     <>
-      <div className="mb-4 flex flex-wrap items-center gap-2">
-        <h1 className="mr-auto text-2xl">{words('sizes.title')}</h1>
+      <PageHead title={words('sizes.title')} addLabel={words('sizes.add')} form={form}>
         <FileButton
           label={words('sizes.take-in')}
           accept=".csv,text/csv"
@@ -36,11 +34,7 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
           <Download aria-hidden="true" className="size-5" />
           {words('sizes.hand-on')}
         </a>
-        <button type="button" className="full-button" onClick={() => form.open()}>
-          <Plus aria-hidden="true" className="size-5" />
-          {words('sizes.add')}
-        </button>
-      </div>
+      </PageHead>
       <section className="mb-7">
         <h2 className="mb-1 text-lg">{words('sizes.own')}</h2>
         {own.length === 0 && <p className="text-soft">{words('sizes.none')}</p>}
@@ -50,11 +44,7 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
               <tr key={size.id} className="border-b border-line">
                 <SizeCells name={size.name} size={size} aside={words(`sizes.kind.${size.kind}`)} />
                 <td>
-                  <RowButtons
-                    name={size.name}
-                    onChange={() => form.open({ ...size }, size.id)}
-                    onRemove={() => void form.remove(size.id)}
-                  />
+                  <RowButtons form={form} entry={size} />
                 </td>
               </tr>
             ))}
@@ -79,36 +69,17 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
       ))}
       <EntryForm title={words(form.isNew ? 'sizes.add' : 'sizes.change')} form={form}>
         {draft && (
-          <>
-            <TextField
-              label={words('entry.name')}
-              value={draft.name ?? ''}
-              problem={problems.name}
-              onChange={put('name')}
-              autoFocus
+          <div className="grid grid-cols-2 gap-4">
+            <NameAndSystem form={form} />
+            <SelectField
+              label={words('entry.kind')}
+              value={draft.kind ?? 'card'}
+              choices={KINDS.map((value) => ({ value, label: words(`sizes.kind.${value}`) }))}
+              onChange={put('kind')}
             />
-            <div className="grid grid-cols-2 gap-4">
-              <SelectField
-                label={words('entry.kind')}
-                value={draft.kind ?? 'card'}
-                choices={KINDS.map((value) => ({ value, label: words(`sizes.kind.${value}`) }))}
-                onChange={put('kind')}
-              />
-              <SystemField value={draft.system ?? 'imperial'} onChange={put('system')} />
-              <TextField
-                label={words('entry.width')}
-                value={draft.width ?? ''}
-                problem={problems.width}
-                onChange={put('width')}
-              />
-              <TextField
-                label={words('entry.height')}
-                value={draft.height ?? ''}
-                problem={problems.height}
-                onChange={put('height')}
-              />
-            </div>
-          </>
+            <EntryField form={form} field="width" label={words('entry.width')} />
+            <EntryField form={form} field="height" label={words('entry.height')} />
+          </div>
         )}
       </EntryForm>
       <SizesFile csv={csv} onDone={() => setCsv(null)} />
@@ -117,17 +88,6 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
 }
 
 const LARGEST_FILE = 250 * 1024
-
-export function SystemField({ value, onChange }: { value: string; onChange: (value: string) => void }) {
-  return (
-    <SelectField
-      label={words('entry.system')}
-      value={value}
-      choices={['imperial', 'metric'].map((system) => ({ value: system, label: words(`system.${system}`) }))}
-      onChange={onChange}
-    />
-  )
-}
 
 const unitOf = (text: string) => text.split(' ').at(-1)
 

@@ -1,11 +1,8 @@
-import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import type { ToolSet } from '@/api/client'
 import { Figure } from '@/ui/Figure'
-import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
-import { EntryForm, RowButtons } from './EntryForm'
-import { SystemField } from './Sizes'
+import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
 import { NotchTrial } from './NotchTrial'
 import { filled, useEntryForm } from './useEntryForm'
 
@@ -16,16 +13,10 @@ const BLANK = { name: '', system: 'imperial', cut: '', score: '', punch: '', not
 export function ToolSets({ sets }: { sets: ToolSet[] }) {
   const form = useEntryForm('tools', BLANK, filled)
   const [isTrying, setTrying] = useState(false)
-  const { draft, problems, put } = form
+  const { draft, put } = form
   return (
     <>
-      <div className="mb-2 flex flex-wrap items-center gap-2">
-        <h1 className="mr-auto text-2xl">{words('tools-page.title')}</h1>
-        <button type="button" className="full-button" onClick={() => form.open()}>
-          <Plus aria-hidden="true" className="size-5" />
-          {words('tools-page.add')}
-        </button>
-      </div>
+      <PageHead title={words('tools-page.title')} addLabel={words('tools-page.add')} form={form} />
       <p className="mb-4 max-w-2xl text-soft">{words('tools-page.why')}</p>
       {sets.length === 0 && <p className="rounded-xl border border-line bg-panel p-5">{words('tools-page.none')}</p>}
       <ul className="grid gap-4 md:grid-cols-2">
@@ -47,11 +38,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                 </div>
               ))}
             </dl>
-            <RowButtons
-              name={set.name}
-              onChange={() => form.open({ ...set, reach: set.reach ?? '' }, set.id)}
-              onRemove={() => void form.remove(set.id)}
-            />
+            <RowButtons form={form} entry={set} />
           </li>
         ))}
       </ul>
@@ -59,22 +46,14 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
         {draft && (
           <>
             <div className="grid grid-cols-4 gap-4">
-              <TextField
-                label={words('entry.name')}
-                value={draft.name ?? ''}
-                problem={problems.name}
-                onChange={put('name')}
-                autoFocus
-              />
-              <SystemField value={draft.system ?? 'imperial'} onChange={put('system')} />
+              <NameAndSystem form={form} />
               {FIELDS.map((field) => (
-                <TextField
+                <EntryField
+                  form={form}
+                  field={field}
                   key={field}
                   label={words(`field.tools.${field}`)}
-                  value={draft[field] ?? ''}
-                  problem={problems[field]}
                   placeholder={words('entry.usual')}
-                  onChange={put(field)}
                 />
               ))}
               <button type="button" className="quiet-button self-end text-live" onClick={() => setTrying(true)}>

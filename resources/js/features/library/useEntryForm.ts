@@ -3,6 +3,13 @@ import { api, problemsOf, type Library } from '@/api/client'
 import { refreshLibrary } from '@/api/useLibrary'
 
 export type Draft = Record<string, string>
+export type EntryFormState = ReturnType<typeof useEntryForm>
+
+/** What any entry of the library has. */
+export interface Kept {
+  id: string
+  name: string
+}
 
 /** A form for one entry: what is typed stays typed until it is kept; what is wrong stands at its field. */
 export function useEntryForm(kind: keyof Library, blank: Draft, toEntry: (draft: Draft) => object) {
@@ -19,9 +26,17 @@ export function useEntryForm(kind: keyof Library, blank: Draft, toEntry: (draft:
     draft,
     problems,
     isNew: editing === null,
-    open: (entry: Draft = {}, id: string | null = null) => {
-      setDraft({ ...blank, ...entry })
-      setEditing(id)
+    /** A blank one. */
+    begin: () => {
+      setDraft(blank)
+      setEditing(null)
+      setProblems({})
+    },
+    /** One that is kept, as texts. */
+    change: (entry: Kept) => {
+      const texts = Object.keys(blank).map((field) => [field, String(entry[field as keyof Kept] ?? '')] as const)
+      setDraft(Object.fromEntries(texts))
+      setEditing(entry.id)
       setProblems({})
     },
     close,

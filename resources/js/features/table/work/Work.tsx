@@ -5,9 +5,11 @@ import { api, problemsOf, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
+import { isTyping } from '@/ui/isTyping'
 import { pieceName } from '@/ui/pieceName'
 import { StepWords } from '../Steps'
 import { turnedSince } from './lying'
+import { MissedHelp } from './MissedHelp'
 import { ToolPicture } from './ToolPicture'
 import { useWakeLock } from './useWakeLock'
 
@@ -70,6 +72,7 @@ function Steps({ view }: { view: DesignView }) {
   const [{ order, place: kept }, put] = usePlace(view)
   const indexes = order === 'by-tool' ? design.byTool : design.steps.map((_, i) => i)
   const last = indexes.length - 1
+  const [missedAt, setMissed] = useState<number | null>(null)
   const place = Math.max(0, Math.min(kept, last))
   const step = design.steps[indexes[place] ?? 0]
   const piece = design.pieces.find((one) => one.id === step?.piece) ?? design.pieces[0]
@@ -86,6 +89,7 @@ function Steps({ view }: { view: DesignView }) {
         End: last,
       }
       const next = to[event.key]
+      if (isTyping(event.target)) return
       if (next === undefined || event.ctrlKey || event.metaKey || event.altKey) return
       if (event.key === ' ' && event.target instanceof HTMLButtonElement) return
       event.preventDefault()
@@ -96,6 +100,8 @@ function Steps({ view }: { view: DesignView }) {
   })
   if (!step || !piece) return null
   const measure = piece.measures[step.measures[0] ?? -1]
+  const canBeMissed = measure !== undefined && ['cut', 'score', 'punch'].includes(step.do)
+  const isMissed = missedAt === place
   const since = turnedSince(design.steps, indexes, place)
   const turn = since === null ? '' : since > 0 ? words(`turn.${since}`) : ''
   const isAtFence = (step.do === 'score' || step.do === 'punch') && measure
@@ -160,12 +166,30 @@ function Steps({ view }: { view: DesignView }) {
           <p className="text-[2.1rem] leading-tight">
             <StepWords step={{ ...step, quarterTurns: 0 }} piece={piece} />
           </p>
-          {measure && BIG.includes(step.do) && (
+          {measure && BIG.includes(step.do) && !isMissed && (
             <p className="mt-5 text-[6.5rem] leading-none font-semibold text-live" data-figure>
               <Figure text={measure.text} />
             </p>
           )}
-          {step.do === 'cut' && (
+          {canBeMissed &&
+            (isMissed ? (
+              <MissedHelp
+                key={`${piece.id} ${step.measures[0]}`}
+                designId={view.id}
+                piece={piece}
+                measure={step.measures[0] ?? 0}
+                onDone={() => setMissed(null)}
+              />
+            ) : (
+              <button
+                type="button"
+                className="quiet-button mt-3 -ml-3 self-start text-lg text-live"
+                onClick={() => setMissed(place)}
+              >
+                {words('missed.ask')}
+              </button>
+            ))}
+          {step.do === 'cut' && !isMissed && (
             <p
               className="mt-5 text-[min(4.6rem,5.2vw)] leading-none font-semibold whitespace-nowrap text-live"
               data-figure

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Design;
+
+use Gimbo\Core\Design\Missed;
+use Gimbo\Core\Design\Redo;
+use Gimbo\Core\Design\Setting;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Sizing;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What a missed figure leaves, by the constructions' own geometry, worked out here by hand. */
+final class MissedTest extends TestCase
+{
+    private const TRAY = ['make' => 'tray-and-lid', 'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '20 mm'], 'system' => 'metric'];
+
+    private const ENVELOPE = ['make' => 'diagonal-envelope', 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1 mm']];
+
+    /** @return iterable<string, array{string}> */
+    public static function makes(): iterable
+    {
+        foreach (Makes::all()->ids() as $id) {
+            yield $id => [$id];
+        }
+    }
+
+    #[DataProvider('makes')]
+    public function test_what_was_set_right_is_good(string $make): void
+    {
+        $spec = ['make' => $make, 'holds' => ['width' => '105 mm', 'height' => '74 mm', 'thickness' => '6 mm'], 'system' => 'metric'];
+        foreach (Sizing::ofEverything()->size($spec)->pieces as $piece) {
+            foreach (Setting::of($piece) as $setting) {
+                $missed = Sizing::ofEverything()->missed($spec, $piece->id, $setting->measures[0], $setting->at);
+                self::assertNotNull($missed);
+                self::assertSame([[], [], []], [$missed->changed, $missed->gone, $missed->rescues]);
+            }
+        }
+    }
+
+    /** Scores 3 mm too far in from every edge take 6 mm off the base both ways; a stray score can be ignored, and a card 6 mm less what there was to spare still goes in. */
+    public function test_a_trays_scores_too_far_in(): void
+    {
+        $score = $this->measure(self::TRAY, 'tray', 'score');
+        $missed = $this->missed(self::TRAY, 'tray', $score[0], $score[1]->plus(Length::mm(3)));
+        self::assertEqualsCanonicalizing(['card-fits-width', 'card-fits-height'], array_values(array_filter(array_map(fn (Fit $fit) => $fit->id, $missed->gone), fn (string $id) => str_starts_with($id, 'card-fits'))));
+        self::assertSame(Redo::ScoreAgain, $missed->redo);
+        foreach ($missed->gone as $fit) {
+            if ($fit->id === 'card-fits-width') {
+                $short = $fit->need->minus($fit->have);
+                self::assertTrue($missed->smaller === null || $missed->smaller->width->equals(Length::mm(105)->minus($short)));
+            }
+        }
+    }
+
+    /** A square cut 1/4 in too large only makes the face wider, and can be cut again; one too small cannot. */
+    public function test_a_square_too_large_is_cut_again_and_one_too_small_is_not(): void
+    {
+        [$i, $side] = $this->measure(self::ENVELOPE, 'envelope', 'cut');
+        $large = $this->missed(self::ENVELOPE, 'envelope', $i, $side->plus(Length::inches(1, 4)));
+        self::assertSame(Redo::CutAgain, $large->redo);
+        self::assertSame([], $large->gone);
+        $small = $this->missed(self::ENVELOPE, 'envelope', $i, $side->minus(Length::inches(1, 4)));
+        self::assertNull($small->redo);
+        self::assertContains('card-fits-width', array_map(fn (Fit $fit) => $fit->id, $small->gone));
+        // √2 · 1/4 in narrower, of which some was to spare.
+        $width = current(array_filter($small->gone, fn (Fit $fit) => $fit->id === 'card-fits-width'));
+        self::assertInstanceOf(Fit::class, $width);
+        self::assertNotNull($small->smaller);
+        self::assertEqualsWithDelta(-$width->slack()->toInches(), 5.5 - $small->smaller->width->toInches(), 1e-6);
+    }
+
+    /** Whatever is offered as a rescue does save it: tried here past the search, with both settings moved. */
+    #[DataProvider('makes')]
+    public function test_what_is_offered_to_save_it_does(string $make): void
+    {
+        $spec = ['make' => $make, 'holds' => ['width' => '105 mm', 'height' => '74 mm', 'thickness' => '8 mm'], 'system' => 'metric'];
+        $sizing = Sizing::ofEverything();
+        $design = $sizing->size($spec);
+        $request = $sizing->request($spec);
+        foreach ($design->pieces as $piece) {
+            foreach (Setting::of($piece) as $setting) {
+                foreach ([-4, 4] as $by) {
+                    $missed = $setting->at->plus(Length::mm($by))->isPositive() ? $sizing->missed($spec, $piece->id, $setting->measures[0], $setting->at->plus(Length::mm($by))) : null;
+                    foreach ($missed->rescues ?? [] as [$other, $to]) {
+                        $tools = $request->tools->withMoved($piece->id, $setting->name, Length::mm($by))->withMoved($piece->id, $other->name, $to->minus($other->at));
+                        $saved = Makes::all()->find($make)?->design($request->withTools($tools));
+                        self::assertNotNull($saved);
+                        self::assertSame([], Missed::gone($design, $saved));
+                    }
+                    self::assertTrue($missed === null || $missed->gone === [] || $missed->changed !== []);
+                }
+            }
+        }
+    }
+
+    public function test_a_figure_that_is_not_there_is_refused_and_one_that_leaves_nothing_is_null(): void
+    {
+        [$i] = $this->measure(self::ENVELOPE, 'envelope', 'punch');
+        self::assertNull(Sizing::ofEverything()->missed(self::ENVELOPE, 'envelope', $i, Length::mm(1)));
+        $this->expectException(InvalidDocument::class);
+        Sizing::ofEverything()->missed(self::ENVELOPE, 'lid', 0, Length::mm(100));
+    }
+
+    /**
+     * @param array<string, mixed> $spec
+     * @return array{int, Length} the first measure of that kind, and where it belongs
+     */
+    private function measure(array $spec, string $piece, string $kind): array
+    {
+        foreach (Sizing::ofEverything()->size($spec)->pieces as $one) {
+            foreach ($one->id === $piece ? $one->measures : [] as $i => $measure) {
+                if ($measure->kind->value === $kind) {
+                    return [$i, $measure->at];
+                }
+            }
+        }
+        self::fail("$piece has no $kind.");
+    }
+
+    /** @param array<string, mixed> $spec */
+    private function missed(array $spec, string $piece, int $measure, Length $at): Missed
+    {
+        $missed = Sizing::ofEverything()->missed($spec, $piece, $measure, $at);
+        self::assertNotNull($missed);
+
+        return $missed;
+    }
+}

@@ -1,0 +1,118 @@
+import { useEffect, useState } from 'react'
+import { api, problemsOf, type Missed, type Piece } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { Said } from '@/ui/Said'
+import { TextField } from '@/ui/TextField'
+import { words } from '@/words'
+import { measureRows } from '../measureRows'
+
+const SETTLED_MS = 120
+
+interface MissedHelpProps {
+  designId: string
+  piece: Piece
+  measure: number
+  onDone: () => void
+}
+
+/** A figure was set wrong: what it was really set to, what is still good, and what would save it. */
+export function MissedHelp({ designId, piece, measure, onDone }: MissedHelpProps) {
+  const [typed, setTyped] = useState('')
+  const [missed, setMissed] = useState<Missed | null>(null)
+  const [problem, setProblem] = useState<string>()
+
+  useEffect(() => {
+    if (typed.trim() === '') return
+    let isOver = false
+    const timer = setTimeout(() => {
+      api.missed(designId, piece.id, measure, typed).then(
+        (found) => {
+          if (isOver) return
+          setMissed(found)
+          setProblem(undefined)
+        },
+        (error: unknown) => {
+          if (isOver) return
+          setMissed(null)
+          setProblem(problemsOf(error)[0]?.message)
+        },
+      )
+    }, SETTLED_MS)
+    return () => {
+      isOver = true
+      clearTimeout(timer)
+    }
+  }, [typed, designId, piece.id, measure])
+
+  const uses = measureRows(piece).find((row) => row.measures.includes(measure))?.measures.length ?? 1
+  return (
+    <section aria-label={words('missed.ask')} className="mt-5 rounded-xl border border-line bg-table/60 p-5 text-xl">
+      <div className="flex items-end gap-3">
+        <TextField
+          label={words('missed.what')}
+          value={typed}
+          problem={problem}
+          className="flex-1 [&_input]:text-2xl"
+          autoFocus
+          onChange={setTyped}
+        />
+        <button type="button" className="quiet-button" onClick={onDone}>
+          {words('missed.done')}
+        </button>
+      </div>
+      {missed && problem === undefined && <Verdict missed={missed} piece={piece} />}
+      {missed && uses > 1 && <p className="mt-3 text-base text-soft">{words('missed.all', { count: uses })}</p>}
+    </section>
+  )
+}
+
+function Verdict({ missed, piece }: { missed: Missed; piece: Piece }) {
+  const gone = missed.fits.filter((fit) => !fit.ok)
+  if (missed.isGood)
+    return (
+      <p role="status" className="mt-4 font-semibold text-good">
+        {words('missed.good')}
+      </p>
+    )
+  const saves = [
+    ...(missed.redo ? [{ of: `missed.${missed.redo}`, params: { at: missed.right } }] : []),
+    ...missed.rescues.map(({ measures, text }) => ({
+      of: 'missed.rescue',
+      params: { what: settingName(piece, measures), at: text },
+    })),
+    ...(missed.smaller ? [{ of: 'missed.smaller', params: { ...missed.smaller } }] : []),
+  ]
+  return (
+    <div role="status" className="mt-4 space-y-3 leading-snug">
+      <div>
+        <p className="text-warn">{words('missed.bad')}</p>
+        <ul>
+          {gone.map((fit) => (
+            <li key={fit.id + (fit.piece ?? '')} className="flex justify-between gap-4">
+              <span>{words(`check.${fit.id}`)}</span>
+              <span className="whitespace-nowrap text-warn">
+                {words('missed.fails')} <Figure text={fit.spare.replace(/^-/, '')} />
+              </span>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <p className="font-semibold">{saves.length > 0 ? words('missed.save') : words('missed.new-sheet')}</p>
+        <ul className="list-disc pl-6">
+          {saves.map((save: { of: string; params: Record<string, string> }) => (
+            <li key={save.of + (save.params.at ?? '')}>
+              <Said {...save} />
+            </li>
+          ))}
+        </ul>
+      </div>
+    </div>
+  )
+}
+
+/** A setting by the row it stands in. */
+function settingName(piece: Piece, measures: number[]): string {
+  const row = measureRows(piece).find((one) => one.measures.some((measure) => measures.includes(measure)))
+  return row ? words(row.key) : ''
+}
