@@ -72,6 +72,22 @@ test('every download opens in a program that is not ours', async ({ page }) => {
   expect(readFileSync(await handOn(page, /HP-GL/), 'utf8')).toMatch(/^IN;\nSP1;\nPU\d+,\d+;PD/)
 })
 
+test('several designs at once: those that are found, each in a folder of its own', async ({ page }) => {
+  await openNew(page, {}, 'Oystercatcher one')
+  await openNew(page, { make: 'tray-and-lid' }, 'Oystercatcher two')
+  await page.goto('/')
+  await page.getByLabel('Find a design').fill('oystercatcher')
+  await expect(page.getByRole('link', { name: /Oystercatcher/ })).toHaveCount(2)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Hand on these' }).click(),
+  ])
+  const list = opened('/usr/bin/python3', '-m', 'zipfile', '-l', await download.path())
+  expect(list).toMatch(/oystercatcher-one\/template\.pdf/)
+  expect(list).toMatch(/oystercatcher-two\/lid\.hpgl/)
+  expect(list.match(/design\.gimbo\.json/g)).toHaveLength(2)
+})
+
 test('a handout in both systems, with notes: a page to print, and PDF', async ({ page }) => {
   await openNew(page, {}, 'On paper')
   await page.getByRole('button', { name: 'Hand on' }).click()

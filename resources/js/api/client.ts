@@ -131,7 +131,8 @@ export const files = {
   hpgl: (id: string, piece: string) => `/api${design(id)}/${piece}.hpgl`,
   cuttingList: (id: string) => `/api${design(id)}/cutting-list.csv`,
   everything: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/everything.zip?paper=${paper}`,
-  all: () => '/api/handed-on.zip',
+  /** Everything of these designs, or of all on the shelf where none is named. */
+  several: (ids: string[]) => `/api/handed-on.zip${ids.length > 0 ? `?designs=${ids.join(',')}` : ''}`,
   svg: (id: string, piece: string) => `/api${design(id)}/${piece}.svg`,
   fold: (id: string, piece: string) => `/api${design(id)}/${piece}.fold`,
 }

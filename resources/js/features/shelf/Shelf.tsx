@@ -1,7 +1,7 @@
-import { Archive, Plus, Search } from 'lucide-react'
+import { Archive, FileArchive, Plus, Search } from 'lucide-react'
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, problemsOf, Refused, type Catalogue, type ShelfCard } from '@/api/client'
+import { api, files, problemsOf, Refused, type Catalogue, type ShelfCard } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
@@ -15,6 +15,9 @@ import { ShelfCardView } from './ShelfCardView'
 import { Start } from './Start'
 
 const LARGEST_FILE = 256 * 1024
+
+/** More than these are not named in an address: only all of them can be handed on at once. */
+const MOST_NAMED = 120
 
 /** So many at first, and as many more whenever the end comes into sight. */
 const AT_ONCE = 48
@@ -99,7 +102,9 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   const group = useCallback((card: ShelfCard) => setNaming({ card, what: 'group' }), [])
 
   const askedNow = useDeferredValue(asked)
-  const sections = useMemo(() => grouped(found(cards ?? [], askedNow, order)), [cards, askedNow, order])
+  const shown = useMemo(() => found(cards ?? [], askedNow, order), [cards, askedNow, order])
+  const sections = useMemo(() => grouped(shown), [shown])
+  const isAll = shown.length === cards?.length
   const groups = useMemo(() => [...new Set((cards ?? []).map((card) => card.group).filter(Boolean))].sort(), [cards])
 
   return (
@@ -163,6 +168,12 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
                 ))}
               </select>
             </>
+          )}
+          {shown.length > 0 && (isAll || shown.length <= MOST_NAMED) && (
+            <a className="quiet-button text-soft" href={files.several(isAll ? [] : shown.map(({ id }) => id))} download>
+              <FileArchive aria-hidden="true" className="size-5" />
+              {words('shelf.hand-on')}
+            </a>
           )}
           <button type="button" className="quiet-button text-soft" onClick={() => setShowsArchive(true)}>
             <Archive aria-hidden="true" className="size-5" />
