@@ -171,24 +171,6 @@ function Steps({ view }: { view: DesignView }) {
               <Figure text={measure.text} />
             </p>
           )}
-          {canBeMissed &&
-            (isMissed ? (
-              <MissedHelp
-                key={`${piece.id} ${step.measures[0]}`}
-                designId={view.id}
-                piece={piece}
-                measure={step.measures[0] ?? 0}
-                onDone={() => setMissed(null)}
-              />
-            ) : (
-              <button
-                type="button"
-                className="quiet-button mt-3 -ml-3 self-start text-lg text-live"
-                onClick={() => setMissed(place)}
-              >
-                {words('missed.ask')}
-              </button>
-            ))}
           {step.do === 'cut' && !isMissed && (
             <p
               className="mt-5 text-[min(4.6rem,5.2vw)] leading-none font-semibold whitespace-nowrap text-live"
@@ -210,6 +192,24 @@ function Steps({ view }: { view: DesignView }) {
               {words(`advice.${advice}`)}
             </p>
           ))}
+          {canBeMissed &&
+            (isMissed ? (
+              <MissedHelp
+                key={`${piece.id} ${step.measures[0]}`}
+                designId={view.id}
+                piece={piece}
+                measure={step.measures[0] ?? 0}
+                onDone={() => setMissed(null)}
+              />
+            ) : (
+              <button
+                type="button"
+                className="quiet-button mt-3 -ml-3 self-start text-lg text-live"
+                onClick={() => setMissed(place)}
+              >
+                {words('missed.ask')}
+              </button>
+            ))}
         </section>
       </main>
       <nav aria-label={words('work.steps')} className="grid grid-cols-2 gap-3 p-3">
