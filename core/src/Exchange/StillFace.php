@@ -13,6 +13,9 @@ final readonly class StillFace
     /** Points nearer than this to a plane lie in it, mm. */
     private const ON_PLANE_MM = 0.05;
 
+    /** @var array{float, float, float, float} its left, right, top and bottom in the picture */
+    private array $box;
+
     /**
      * @param list<Vector> $ring
      * @param list<float> $xs of the picture, to the right
@@ -21,6 +24,7 @@ final readonly class StillFace
      */
     private function __construct(public array $ring, public array $xs, public array $ys, private Vector $normal, public float $light, public string $side)
     {
+        $this->box = [min([INF, ...$xs]), max([-INF, ...$xs]), min([INF, ...$ys]), max([-INF, ...$ys])];
     }
 
     /**
@@ -57,7 +61,7 @@ final readonly class StillFace
     /** Whether it must be drawn after the other: they meet in the picture, and it lies on the other's near side or has it on its far one. */
     public function covers(self $other): bool
     {
-        if ($this->isBeside($other) || $other->isBeside($this)) {
+        if ($this->isApart($other) || $this->isBeside($other) || $other->isBeside($this)) {
             return false;
         }
         [$isBehind, $isBefore] = $other->sidesOf($this->ring);
@@ -69,23 +73,42 @@ final readonly class StillFace
         return $otherBehind && ! $otherBefore;
     }
 
+    /** Whether their boxes in the picture do not even meet: soon seen, and true of most. */
+    private function isApart(self $other): bool
+    {
+        [$left, $right, $top, $bottom] = $other->box;
+
+        return $this->box[0] >= $right || $this->box[1] <= $left || $this->box[2] >= $bottom || $this->box[3] <= $top;
+    }
+
     /** Whether one of its sides has all of it on one hand and all of the other face on the other, in the picture. */
     private function isBeside(self $other): bool
     {
         $last = count($this->xs) - 1;
         foreach ($this->xs as $i => $x) {
-            [$dx, $dy] = [$x - $this->xs[$last], $this->ys[$i] - $this->ys[$last]];
-            $length = hypot($dx, $dy);
+            [$y, $dx, $dy] = [$this->ys[$i], $x - $this->xs[$last], $this->ys[$i] - $this->ys[$last]];
             $last = $i;
-            if ($length < self::ON_PLANE_MM) {
+            $near = self::ON_PLANE_MM * hypot($dx, $dy);
+            if ($near < self::ON_PLANE_MM * self::ON_PLANE_MM) {
                 continue;
             }
-            $off = fn (self $face): array => array_map(fn (float $px, float $py) => ($dx * ($py - $this->ys[$i]) - $dy * ($px - $x)) / $length, $face->xs, $face->ys);
-            [$own, $others] = [[0.0, ...$off($this)], $off($other)];
-            $near = self::ON_PLANE_MM;
-            if ($others !== [] && ((min($own) > -$near && max($others) < $near) || (max($own) < $near && min($others) > -$near))) {
-                return true;
+            [$ownLeast, $ownMost] = [0.0, 0.0];
+            foreach ($this->xs as $k => $px) {
+                $off = $dx * ($this->ys[$k] - $y) - $dy * ($px - $x);
+                $ownLeast = min($ownLeast, $off);
+                $ownMost = max($ownMost, $off);
             }
+            [$isRight, $isLeft] = [$ownLeast > -$near, $ownMost < $near];
+            foreach ($other->xs as $k => $px) {
+                $off = $dx * ($other->ys[$k] - $y) - $dy * ($px - $x);
+                $isRight = $isRight && $off < $near;
+                $isLeft = $isLeft && $off > -$near;
+                if (! $isRight && ! $isLeft) {
+                    continue 2;
+                }
+            }
+
+            return true;
         }
 
         return false;

@@ -124,33 +124,28 @@ final class StillWriter
      */
     private static function farthestFirst(array $faces, Vector $towards): array
     {
-        usort($faces, fn (StillFace $a, StillFace $b) => $a->nearness($towards) <=> $b->nearness($towards));
+        $near = array_map(fn (StillFace $face) => $face->nearness($towards), $faces);
+        array_multisort($near, SORT_ASC, SORT_NUMERIC, array_keys($faces), SORT_ASC, $faces);
+        $left = $faces;
+        // For each face, how far it has been looked through what it might cover: no two are ever compared twice.
+        $seen = array_fill(0, count($faces), 0);
         $sorted = [];
-        while ($faces !== []) {
-            $next = 0;
-            foreach ($faces as $i => $face) {
-                if (self::coversNone($face, $faces)) {
+        while ($left !== []) {
+            $next = array_key_first($left);
+            foreach ($left as $i => $face) {
+                while ($seen[$i] < count($faces) && (! isset($left[$seen[$i]]) || $seen[$i] === $i || ! $face->covers($faces[$seen[$i]]))) {
+                    $seen[$i]++;
+                }
+                if ($seen[$i] === count($faces)) {
                     $next = $i;
                     break;
                 }
             }
             $sorted[] = $faces[$next];
-            array_splice($faces, $next, 1);
+            unset($left[$next]);
         }
 
         return $sorted;
-    }
-
-    /** @param list<StillFace> $faces */
-    private static function coversNone(StillFace $face, array $faces): bool
-    {
-        foreach ($faces as $other) {
-            if ($other !== $face && $face->covers($other)) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /**
