@@ -192,7 +192,7 @@ final readonly class Handout
         $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
         $own = "step.{$step->do->value}.".($measure->axis->value ?? '');
         $words = LengthFormatter::for($design->request->system);
-        $slots = ['{faces}' => e($this->words->listed(array_values(array_unique(array_map(fn (string $face) => $this->words->sentence("face.$face"), $step->faces)))))];
+        $slots = ['{faces}' => e($this->words->listed($this->faceNames($step->faces)))];
         if ($step->do === Deed::Cut) {
             $slots += ['{width} × {height}' => '<b>'.self::size($piece, $design).'</b>'];
         }
@@ -221,6 +221,26 @@ final readonly class Handout
     private function from(string $from, string $axis): string
     {
         return $this->words->sentence(in_array($axis, ['width', 'height'], true) ? "edge.$from" : "from.$from");
+    }
+
+    /**
+     * Faces by their names; so many of one name by their number.
+     *
+     * @param list<string> $faces
+     * @return list<string>
+     */
+    private function faceNames(array $faces): array
+    {
+        $alike = [];
+        foreach ($faces as $face) {
+            $alike[$this->words->sentence("face.$face")][] = $face;
+        }
+
+        return array_map(function (string $name, array $ids): string {
+            $many = 'faces.'.preg_replace('/^.*-/', '', $ids[0]);
+
+            return count($ids) > 1 && $this->words->has($many) ? $this->words->sentence($many, ['count' => (string) count($ids)]) : $name;
+        }, array_keys($alike), $alike);
     }
 
     private function pieceName(string $id): string

@@ -43,6 +43,11 @@ describe('Steps', () => {
     expect(fold).toContain('Fold left wall and right wall in')
   })
 
+  it('counts faces of one name', () => {
+    show([step({ do: 'glue', faces: ['top-left-tab', 'top-right-tab', 'bottom-left-tab', 'bottom-right-tab'] })])
+    expect(screen.getByRole('listitem').textContent).toContain('Glue the 4 tabs.')
+  })
+
   it('says which piece it is about when that changes', () => {
     show([step({ do: 'cut' }), step({ do: 'fill' }), step({ do: 'cut', piece: 'lid' })])
     expect(screen.getAllByText(/^(Tray|Lid)\.$/).map((name) => name.textContent)).toEqual(['Tray.', 'Lid.'])

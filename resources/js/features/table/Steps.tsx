@@ -46,6 +46,16 @@ export function Steps({ design, lit, onLight }: StepsProps) {
   )
 }
 
+/** Faces by their names; so many of one name by their number. */
+function faceNames(faces: string[]): string[] {
+  const names = new Set(faces.map((face) => words(`face.${face}`)))
+  return [...names].map((name) => {
+    const alike = faces.filter((face) => words(`face.${face}`) === name)
+    const many = `faces.${alike[0]?.split('-').at(-1)}`
+    return alike.length > 1 && hasWords(many) ? words(many, { count: alike.length }) : name
+  })
+}
+
 /** One step as a sentence, its figure typeset. */
 export function StepWords({ step, piece }: { step: Step; piece: Piece | undefined }) {
   const measure = piece?.measures[step.measures[0] ?? -1]
@@ -75,8 +85,7 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
               )}
             </span>
           )
-        if (part.slot === 'faces')
-          return <span key={i}>{listed([...new Set(step.faces.map((face) => words(`face.${face}`)))])}</span>
+        if (part.slot === 'faces') return <span key={i}>{listed(faceNames(step.faces))}</span>
         return null
       })}
     </span>
