@@ -7,7 +7,7 @@ return [
     'hosts' => array_filter(explode(',', (string) env('GIMBO_HOSTS', '127.0.0.1,localhost,[::1]'))),
 
     // The largest body of a request, in bytes. A design is a few hundred; a drawing that is taken in may be much more.
-    'largest_body' => 1024 * 1024,
+    'largest_body' => 1536 * 1024,
 
     // How long a cutting machine may take to answer, in seconds.
     'cutter_patience' => 2.0,

@@ -108,6 +108,8 @@ test('sizes: a file with broken lines is looked at, the good ones kept, handed o
   await page.getByLabel('Take in a file').setInputFiles(file('just some text'))
   await expect(page.getByRole('alert')).toContainText('must name the columns')
   await page.keyboard.press('Escape')
+  await page.getByLabel('Take in a file').setInputFiles(file(' '.repeat(1025 * 1024)))
+  await expect(page.getByRole('alert')).toContainText('too large')
 
   await openNew(page)
   await page.getByRole('button', { name: /^Choose a size by its name/ }).click()

@@ -129,7 +129,7 @@ test('an odd-shaped tag out of a drawing: its unit asked for, its outline drawn 
   await take(svg('<script>alert(1)</script><rect width="9" height="9"/>'))
   await expect(page.getByRole('alert')).toContainText('carries a script')
   await take(Buffer.alloc(2 * 1024 * 1024, 32))
-  await expect(page.getByRole('alert')).toContainText('larger than 1 MB')
+  await expect(page.getByRole('alert')).toContainText('too large')
   await take(Buffer.from('PK\u0003\u0004 no drawing'), 'bundle.zip')
   await expect(page.getByRole('alert')).toContainText('no drawing that can be read')
 

@@ -42,7 +42,7 @@ final class HandingOnTest extends TestCase
 
     public function test_a_file_too_large_is_refused(): void
     {
-        $this->call('POST', '/api/designs/import', server: ['CONTENT_TYPE' => 'application/json'], content: str_repeat(' ', 1100 * 1024))->assertStatus(413);
+        $this->call('POST', '/api/designs/import', server: ['CONTENT_TYPE' => 'application/json'], content: str_repeat(' ', 1600 * 1024))->assertStatus(413);
     }
 
     public function test_pieces_go_out_as_svg_and_fold(): void

@@ -31,7 +31,7 @@ final class OutlineTest extends TestCase
         $this->postJson('/api/outlines', ['file' => self::TAG, 'unit' => 'ell'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/unit');
         $this->postJson('/api/outlines', ['file' => '<svg><script/></svg>'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/file');
         $this->postJson('/api/outlines', [])->assertUnprocessable()->assertJsonPath('errors.0.at', '/file');
-        $this->postJson('/api/outlines', ['file' => str_repeat(' ', 1_200_000)])->assertStatus(413);
+        $this->postJson('/api/outlines', ['file' => str_repeat(' ', 1_700_000)])->assertStatus(413);
         $this->getJson('/api/designs')->assertJsonCount(0, 'designs');
     }
 }

@@ -45,6 +45,9 @@ export class Unanswered extends Error {}
 
 const PATIENCE_MS = 10_000
 
+/** What is taken in is no larger, in bytes; more is not even sent. */
+export const LARGEST_FILE = 1024 * 1024
+
 async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response
   try {

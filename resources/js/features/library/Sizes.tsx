@@ -1,6 +1,7 @@
 import { Download } from 'lucide-react'
 import { useState } from 'react'
-import { files, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
+import { files, LARGEST_FILE, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
+import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
 import { FileButton } from '@/ui/FileButton'
 import { SelectField } from '@/ui/SelectField'
@@ -16,6 +17,7 @@ const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '
 export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue['sizes'] }) {
   const form = useEntryForm('sizes', BLANK, filled)
   const [csv, setCsv] = useState<string | null>(null)
+  const [isTooLarge, setTooLarge] = useState(false)
   const { draft, put } = form
   return (
     <>
@@ -23,18 +25,17 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
         <FileButton
           label={words('sizes.take-in')}
           accept=".csv,text/csv"
-          onFile={(file) =>
-            void file
-              .slice(0, LARGEST_FILE + 1)
-              .text()
-              .then(setCsv)
-          }
+          onFile={(file) => {
+            setTooLarge(file.size > LARGEST_FILE)
+            if (file.size <= LARGEST_FILE) void file.text().then(setCsv)
+          }}
         />
         <a className="quiet-button" href={files.sizes()} download>
           <Download aria-hidden="true" className="size-5" />
           {words('sizes.hand-on')}
         </a>
       </PageHead>
+      {isTooLarge && <ErrorNote>{words('reason.request.too-large')}</ErrorNote>}
       <section className="mb-7">
         <h2 className="mb-1 text-lg">{words('sizes.own')}</h2>
         {own.length === 0 && <p className="text-soft">{words('sizes.none')}</p>}
@@ -86,8 +87,6 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
     </>
   )
 }
-
-const LARGEST_FILE = 250 * 1024
 
 const unitOf = (text: string) => text.split(' ').at(-1)
 

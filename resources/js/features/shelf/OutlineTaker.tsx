@@ -1,13 +1,12 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
-import { api, problemsOf, type Outline } from '@/api/client'
+import { api, LARGEST_FILE, problemsOf, type Outline } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { FileButton } from '@/ui/FileButton'
 import { SelectField } from '@/ui/SelectField'
 import { words } from '@/words'
 
 const UNITS = ['mm', 'cm', 'in', 'pt', 'px'] as const
-const LARGEST = 1024 * 1024
 
 interface OutlineTakerProps {
   outline: Outline | null
@@ -36,9 +35,9 @@ export function OutlineTaker({ outline, onRead }: OutlineTakerProps) {
   }
   const take = (picked: File) => {
     setUnit('')
-    if (picked.size > LARGEST) {
+    if (picked.size > LARGEST_FILE) {
       setFile(null)
-      setProblem(words('outline.too-large'))
+      setProblem(words('reason.request.too-large'))
       onRead(null)
       return
     }

@@ -1,7 +1,7 @@
 import { Archive, FileArchive, Plus, Search } from 'lucide-react'
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, files, problemsOf, Refused, type Catalogue, type ShelfCard } from '@/api/client'
+import { api, files, LARGEST_FILE, problemsOf, Refused, type Catalogue, type ShelfCard } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
@@ -13,8 +13,6 @@ import { found, grouped, ORDERS, type Order } from './found'
 import { NameSheet } from './NameSheet'
 import { ShelfCardView } from './ShelfCardView'
 import { Start } from './Start'
-
-const LARGEST_FILE = 256 * 1024
 
 /** More than these are not named in an address: only all of them can be handed on at once. */
 const MOST_NAMED = 120
