@@ -68,6 +68,26 @@ final class Cutter
         }
     }
 
+    /**
+     * To a machine that never answers: how far it is, only its taking of bytes says.
+     *
+     * @param callable(int): void $progress told how many bytes have gone out
+     *
+     * @throws CutterTrouble
+     */
+    public function sendUnasked(string $job, callable $progress): void
+    {
+        $sent = 0;
+        foreach (str_split($job, self::STRETCH_BYTES) as $stretch) {
+            try {
+                $this->write($stretch);
+            } catch (CutterTrouble) {
+                throw CutterTrouble::gone();
+            }
+            $progress($sent += strlen($stretch));
+        }
+    }
+
     private function waitUntilDone(): void
     {
         $end = microtime(true) + self::LONGEST_WORK;

@@ -17,11 +17,11 @@ final class Cutters
     {
         $machines = [];
         foreach (Entry::query()->where('kind', Kind::Cutters->value)->orderBy('entry->name')->get() as $entry) {
-            /** @var array{name: string, host: string, port: int, width: string, height: string} $kept */
+            /** @var array{name: string, host: string, port: int, answers?: string, width: string, height: string} $kept */
             $kept = $entry->entry;
             $machines[$entry->id] = Machine::of($kept);
         }
-        /** @var array{name: string, host: string, port: int, width: string, height: string} $standIn */
+        /** @var array{name: string, host: string, port: int, answers?: string, width: string, height: string} $standIn */
         $standIn = config('gimbo.stand_in');
 
         return $machines + [self::STAND_IN => Machine::of($standIn)];

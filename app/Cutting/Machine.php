@@ -11,14 +11,20 @@ use Gimbo\Core\Measure\LengthParser;
 /** A cutting machine, where it is reached, and how large a sheet its bed takes. */
 final readonly class Machine
 {
-    private function __construct(public string $name, public string $host, public int $port, public Length $width, public Length $height)
+    private function __construct(public string $name, public string $host, public int $port, public bool $answers, public Length $width, public Length $height)
     {
     }
 
-    /** @param array{name: string, host: string, port: int, width: string, height: string} $entry as the library keeps it */
+    /** @param array{name: string, host: string, port: int, answers?: string, width: string, height: string} $entry as the library keeps it */
     public static function of(array $entry): self
     {
-        return new self($entry['name'], $entry['host'], $entry['port'], LengthParser::parse($entry['width']), LengthParser::parse($entry['height']));
+        return new self($entry['name'], $entry['host'], $entry['port'], ($entry['answers'] ?? 'yes') === 'yes', LengthParser::parse($entry['width']), LengthParser::parse($entry['height']));
+    }
+
+    /** @return array{name: string, host: string, port: int, answers: bool} what a job has to know of it */
+    public function address(): array
+    {
+        return ['name' => $this->name, 'host' => $this->host, 'port' => $this->port, 'answers' => $this->answers];
     }
 
     /** Whether the piece has to lie turned on the bed; null where it does not fit either way. */

@@ -33,7 +33,9 @@ final class SendJob implements ShouldQueue
             CuttingJob::query()->whereKey($this->id)->update($change + ['touched_at' => Drafting::now()]);
         };
         try {
-            Cutter::at($job->cutter['host'], $job->cutter['port'], (float) config('gimbo.cutter_patience'))->send($job->instructions, fn (int $sent) => $say(['sent' => $sent]));
+            $cutter = Cutter::at($job->cutter['host'], $job->cutter['port'], (float) config('gimbo.cutter_patience'));
+            $progress = fn (int $sent) => $say(['sent' => $sent]);
+            $job->cutter['answers'] ? $cutter->send($job->instructions, $progress) : $cutter->sendUnasked($job->instructions, $progress);
             $say(['state' => JobState::Done]);
         } catch (CutterTrouble $trouble) {
             $say(['state' => JobState::Failed, 'reason' => $trouble->reason]);

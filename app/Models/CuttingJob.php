@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $id
  * @property string $name of the design
  * @property string $piece its id
- * @property array{name: string, host: string, port: int} $cutter where it goes
+ * @property array{name: string, host: string, port: int, answers: bool} $cutter where it goes
  * @property array<string, mixed> $drawing as the shelf shows a piece
  * @property string $instructions HP-GL
  * @property JobState $state

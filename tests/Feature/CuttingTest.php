@@ -140,6 +140,18 @@ final class CuttingTest extends TestCase
         $this->postJson('/api/library/cutters', ['port' => 70_000] + $bench)->assertUnprocessable()->assertJsonPath('errors.0.at', '/port');
     }
 
+    /** One that only takes what comes gets all of it, in the same order. */
+    public function test_a_machine_that_never_answers_can_be_told_to_be_one(): void
+    {
+        $this->standIn('silent');
+        $bench = ['name' => 'Old cutter', 'host' => '127.0.0.1', 'port' => config('gimbo.stand_in.port'), 'answers' => 'no', 'width' => '12 in', 'height' => '24 in'];
+        $machine = $this->postJson('/api/library/cutters', $bench)->assertCreated()->json('id');
+        $id = $this->start();
+        $this->postJson("/api/designs/$id/cutting", ['cutter' => $machine])->assertCreated()->assertJsonPath('jobs.0.state', JobState::Done->value);
+        self::assertTrue($this->report()['finished']);
+        $this->postJson('/api/library/cutters', ['answers' => 'perhaps'] + $bench)->assertUnprocessable()->assertJsonPath('errors.0.at', '/answers');
+    }
+
     public function test_what_was_being_sent_when_gimbo_was_stopped_is_said_and_not_sent_by_itself(): void
     {
         $this->standIn('ready');

@@ -67,7 +67,7 @@ final readonly class CuttingController
             foreach ($chosen as $piece) {
                 for ($copy = 0; $copy < $piece->count; $copy++) {
                     $jobs[] = CuttingJob::query()->create([
-                        'name' => $design->name, 'piece' => $piece->id, 'cutter' => ['name' => $machine->name, 'host' => $machine->host, 'port' => $machine->port],
+                        'name' => $design->name, 'piece' => $piece->id, 'cutter' => $machine->address(),
                         'drawing' => ThumbnailWriter::write($piece), 'instructions' => HpglFile::write($piece, $machine->turns($piece) === true),
                         'state' => JobState::Waiting, 'sent' => 0, 'made_at' => Drafting::now(), 'touched_at' => Drafting::now(),
                     ]);

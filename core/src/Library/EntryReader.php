@@ -116,7 +116,7 @@ final readonly class EntryReader
     /** @return Entry where a cutting machine is reached, and the largest sheet its bed takes */
     private function cutter(): array
     {
-        $this->in->allowOnly('', ['name', 'system', 'host', 'port', 'width', 'height']);
+        $this->in->allowOnly('', ['name', 'system', 'host', 'port', 'answers', 'width', 'height']);
         $host = $this->in->get('/host');
         if (! is_string($host) || preg_match(self::HOST, trim($host)) !== 1) {
             $this->in->problem('/host', Reason::of('host.invalid'));
@@ -125,6 +125,7 @@ final readonly class EntryReader
         return [
             'host' => is_string($host) ? trim($host) : '',
             'port' => $this->in->count('/port', 65_535) ?? self::RAW_PRINTING_PORT,
+            'answers' => $this->in->choice('/answers', ['yes', 'no'], 'yes'),
             'width' => $this->length('/width') ?? $this->missing('/width'),
             'height' => $this->length('/height') ?? $this->missing('/height'),
         ];

@@ -1,11 +1,12 @@
 import { Link } from 'react-router'
 import type { Library } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { SelectField } from '@/ui/SelectField'
 import { words } from '@/words'
 import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
 import { filled, useEntryForm } from './useEntryForm'
 
-const BLANK = { name: '', system: 'metric', host: '', port: '', width: '', height: '' }
+const BLANK = { name: '', system: 'metric', host: '', port: '', answers: 'yes', width: '', height: '' }
 
 const toEntry = (draft: Record<string, string>) => {
   const entry = filled(draft)
@@ -47,6 +48,13 @@ export function Cutters({ own }: { own: Library['cutters'] }) {
             <NameAndSystem form={form} />
             <EntryField form={form} field="host" label={words('cutters.host')} />
             <EntryField form={form} field="port" label={words('cutters.port')} placeholder="9100" inputMode="numeric" />
+            <SelectField
+              label={words('cutters.answers')}
+              value={draft.answers ?? 'yes'}
+              choices={['yes', 'no'].map((value) => ({ value, label: words(`cutters.answers.${value}`) }))}
+              onChange={form.put('answers')}
+              className="col-span-2"
+            />
             <EntryField form={form} field="width" label={words('cutters.width')} />
             <EntryField form={form} field="height" label={words('cutters.height')} />
           </div>
