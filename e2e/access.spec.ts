@@ -49,8 +49,8 @@ for (const theme of ['light', 'dark']) {
     await expect(page.getByRole('progressbar')).toBeVisible()
     await page.keyboard.press('PageDown')
     await expectAccessible(page)
-    for (const place of ['sizes', 'tools', 'papers', 'cutters']) {
-      await page.goto(`/library/${place}`)
+    for (const place of ['/library/sizes', '/library/tools', '/library/papers', '/cutting/machines']) {
+      await page.goto(place)
       await page.getByRole('button', { name: /^Add/ }).click()
       await expect(page.getByLabel('Name', { exact: true })).toBeVisible()
       await expectAccessible(page)

@@ -63,7 +63,7 @@ for (const [mode, said] of [
 }
 
 test('a machine of one’s own has an address and a bed, and a wrong one is said at its field', async ({ page }) => {
-  await page.goto('/library/cutters')
+  await page.goto('/cutting/machines')
   await page.getByRole('button', { name: 'Add a machine' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Boat-house cutter')
   await page.getByLabel('Name or number in the network').fill('boat house')

@@ -55,6 +55,7 @@ function App() {
         <Route path="/designs/:id/work" element={<WorkPage />} />
         <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
         <Route path="/cutting" element={<CuttingPage />} />
+        <Route path="/cutting/machines" element={<LibraryPage kind="cutters" catalogue={catalogue} />} />
         <Route path="*" element={<Shelf catalogue={catalogue} />} />
       </Routes>
     </Suspense>

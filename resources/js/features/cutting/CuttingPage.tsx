@@ -18,7 +18,7 @@ export function CuttingPage() {
         <div className="mx-auto max-w-5xl">
           <div className="mb-4 flex items-center">
             <h1 className="mr-auto text-2xl">{words('cutting.title')}</h1>
-            <Link to="/library/cutters" className="quiet-button">
+            <Link to="/cutting/machines" className="quiet-button">
               {words('cutting.machines')}
             </Link>
           </div>
