@@ -60,9 +60,12 @@ final class CutterCommand
     private function job($line): void
     {
         $plot = new Plot(...array_map(floatval(...), explode('x', $this->told['bed'], 2)));
-        [$mode, $taken] = [$this->told['mode'], 0];
+        [$mode, $taken, $half] = [$this->told['mode'], 0, ''];
         while (! feof($line)) {
-            $bytes = (string) fread($line, $mode === 'slow' ? self::SLOW : 8192);
+            $bytes = $half.fread($line, $mode === 'slow' ? self::SLOW : 8192);
+            // The beginning of a question whose rest is still to come.
+            $half = preg_match('/\x1b\.?$/', $bytes, $match) === 1 ? $match[0] : '';
+            $bytes = substr($bytes, 0, strlen($bytes) - strlen($half));
             $questions = substr_count($bytes, CutterStatus::QUESTION);
             $bytes = str_replace(CutterStatus::QUESTION, '', $bytes);
             $taken += strlen($bytes);

@@ -15,7 +15,7 @@ final class Cutter
     /** How long it may go on cutting after the last of a job, in seconds, as long as it answers. */
     private const LONGEST_WORK = 3600;
 
-    private const BETWEEN_QUESTIONS_US = 250_000;
+    private const BETWEEN_QUESTIONS_US = 500_000;
 
     private const STRETCH_BYTES = 64;
 
@@ -44,7 +44,7 @@ final class Cutter
     }
 
     /**
-     * @param callable(int): void $progress told how many bytes have been taken
+     * @param callable(int): void $progress told how many bytes have been taken, again and again while it works on them
      *
      * @throws CutterTrouble
      */
@@ -62,16 +62,16 @@ final class Cutter
                 $this->status() === CutterStatus::NoPaper && throw CutterTrouble::noPaper();
                 $progress($sent += strlen($stretch));
             }
-            $this->waitUntilDone();
+            $this->waitUntilDone(fn () => $progress($sent));
         } catch (CutterTrouble $trouble) {
             throw $trouble->reason === CutterTrouble::silent()->reason ? CutterTrouble::gone() : $trouble;
         }
     }
 
     /**
-     * To a machine that never answers: how far it is, only its taking of bytes says.
+     * To a machine that never answers: how far it is, only its taking of bytes says. It takes no more while its buffer is full.
      *
-     * @param callable(int): void $progress told how many bytes have gone out
+     * @param callable(int): void $progress told how many bytes have gone out, again and again while it takes none
      *
      * @throws CutterTrouble
      */
@@ -80,7 +80,7 @@ final class Cutter
         $sent = 0;
         foreach (str_split($job, self::STRETCH_BYTES) as $stretch) {
             try {
-                $this->write($stretch);
+                $this->write($stretch, fn () => $progress($sent));
             } catch (CutterTrouble) {
                 throw CutterTrouble::gone();
             }
@@ -88,12 +88,14 @@ final class Cutter
         }
     }
 
-    private function waitUntilDone(): void
+    /** @param callable(): void $alive */
+    private function waitUntilDone(callable $alive): void
     {
         $end = microtime(true) + self::LONGEST_WORK;
         while (($status = $this->status()) !== CutterStatus::Ready) {
             $status === CutterStatus::NoPaper && throw CutterTrouble::noPaper();
             microtime(true) < $end || throw CutterTrouble::gone();
+            $alive();
             usleep(self::BETWEEN_QUESTIONS_US);
         }
     }
@@ -113,11 +115,18 @@ final class Cutter
         return CutterStatus::said((int) trim($answer));
     }
 
-    private function write(string $bytes): void
+    /** @param ?callable(): void $alive told each time it did not take anything for a while; null to give it up then */
+    private function write(string $bytes, ?callable $alive = null): void
     {
-        $end = microtime(true) + $this->patience;
+        $last = microtime(true) + ($alive === null ? $this->patience : self::LONGEST_WORK);
         while ($bytes !== '') {
-            $this->await([], [$this->line], $end);
+            try {
+                $this->await([], [$this->line], microtime(true) + $this->patience);
+            } catch (CutterTrouble $silent) {
+                $alive === null || microtime(true) > $last ? throw $silent : $alive();
+
+                continue;
+            }
             $count = @fwrite($this->line, $bytes);
             $count === false && throw CutterTrouble::silent();
             $bytes = substr($bytes, $count);

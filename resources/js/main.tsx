@@ -12,7 +12,7 @@ import { words } from './words'
 
 // What is not needed to begin is fetched when it is gone to.
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
-const Work = lazy(() => import('./features/table/work/Work').then((it) => ({ default: it.Work })))
+const Work = lazy(() => import('./features/table/stepwise/Work').then((it) => ({ default: it.Work })))
 const CuttingPage = lazy(() => import('./features/cutting/CuttingPage').then((it) => ({ default: it.CuttingPage })))
 const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
 

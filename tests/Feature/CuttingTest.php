@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Cutting\Cutter;
 use App\Cutting\CutterStatus;
 use App\Cutting\JobState;
 use App\Models\CuttingJob;
@@ -150,6 +151,45 @@ final class CuttingTest extends TestCase
         $this->postJson("/api/designs/$id/cutting", ['cutter' => $machine])->assertCreated()->assertJsonPath('jobs.0.state', JobState::Done->value);
         self::assertTrue($this->report()['finished']);
         $this->postJson('/api/library/cutters', ['answers' => 'perhaps'] + $bench)->assertUnprocessable()->assertJsonPath('errors.0.at', '/answers');
+    }
+
+    /** One that takes nothing for a while is cutting, not gone: it is waited for, and said again and again to be at work. */
+    public function test_a_machine_that_only_takes_what_comes_may_take_its_time(): void
+    {
+        $port = self::freePort();
+        $slow = '$s = stream_socket_server("tcp://127.0.0.1:'.$port.'"); echo "listens\\n"; $l = stream_socket_accept($s, 20); sleep(1); $n = 0; while (! feof($l)) { $n += strlen((string) fread($l, 65536)); } echo "$n\\n";';
+        $cutter = proc_open([PHP_BINARY, '-r', $slow], [1 => ['pipe', 'w']], $this->pipes);
+        self::assertIsResource($cutter);
+        $this->cutter = $cutter;
+        self::assertSame("listens\n", fgets($this->pipes[1]));
+        // Far more than the buffers between the two of them hold.
+        $job = str_repeat('PU1,1;', 2_500_000);
+        [$last, $again] = [0, 0];
+        $machine = Cutter::at('127.0.0.1', $port, 0.1);
+        $machine->sendUnasked($job, function (int $sent) use (&$last, &$again): void {
+            $again += $sent === $last ? 1 : 0;
+            $last = $sent;
+        });
+        unset($machine);
+        self::assertSame(strlen($job), $last);
+        self::assertGreaterThan(0, $again, 'it was said to be alive while it took nothing');
+        self::assertSame(strlen($job)."\n", fgets($this->pipes[1]));
+    }
+
+    /** The job is touched as long as the machine works on the last of it, however long nothing more goes out. */
+    public function test_progress_is_told_until_the_last_is_cut(): void
+    {
+        $port = self::freePort();
+        $answers = '$s = stream_socket_server("tcp://127.0.0.1:'.$port.'"); echo "listens\\n"; $l = stream_socket_accept($s, 20); $asked = 0; while (! feof($l)) { if (str_contains((string) fread($l, 8192), "\x1b.O")) { fwrite($l, in_array(++$asked, [2, 3, 4], true) ? "0\\r" : "8\\r"); } }';
+        $cutter = proc_open([PHP_BINARY, '-r', $answers], [1 => ['pipe', 'w']], $this->pipes);
+        self::assertIsResource($cutter);
+        $this->cutter = $cutter;
+        self::assertSame("listens\n", fgets($this->pipes[1]));
+        $told = [];
+        Cutter::at('127.0.0.1', $port, 20.0)->send('IN;SP0;', function (int $sent) use (&$told): void {
+            $told[] = $sent;
+        });
+        self::assertSame([7, 7, 7], $told);
     }
 
     public function test_what_was_being_sent_when_gimbo_was_stopped_is_said_and_not_sent_by_itself(): void

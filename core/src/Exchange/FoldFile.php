@@ -26,7 +26,8 @@ final class FoldFile
 
     private const LARGEST = 10_000;
 
-    private const UNITS_IN_MM = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'm' => 1000.0, 'um' => 0.001, 'nm' => 1e-6];
+    /** `frame_unit` as FOLD 1.2 knows it. */
+    public const UNITS_IN_MM = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'm' => 1000.0, 'um' => 0.001, 'nm' => 1e-6];
 
     /**
      * @param ?Folding $folding of the same pattern, where it is at hand

@@ -6,14 +6,12 @@ namespace Gimbo\Core\Outline;
 
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Geometry\Point;
 
-/** The boundary edges of a FOLD document (FOLD 1.2, `edges_assignment` B). */
+/** The boundary edges of a FOLD document (FOLD 1.2, `edges_assignment` B). A `frame_unit` of `unit`, or none, says nothing of its size. */
 final class FoldOutline
 {
-    /** `frame_unit` as FOLD knows it, in millimetres; `unit` and none at all say nothing. */
-    private const UNITS = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'm' => 1000.0, 'um' => 0.001, 'nm' => 1e-6];
-
     /** @throws InvalidDocument */
     public static function read(mixed $document): Drawing
     {
@@ -30,7 +28,7 @@ final class FoldOutline
             }
         }
 
-        return new Drawing(is_string($unit) ? self::UNITS[$unit] ?? null : null, fn (float $scale) => array_map(
+        return new Drawing(is_string($unit) ? FoldFile::UNITS_IN_MM[$unit] ?? null : null, fn (float $scale) => array_map(
             fn (array $line) => new Stroke([$line[0]->times($scale), $line[1]->times($scale)], false), $lines,
         ));
     }

@@ -81,12 +81,7 @@ final class DxfTest extends TestCase
     /** @return array{version: string, units: int, errors: list<string>, fixes: list<string>, layers: list<string>, linetypes: array<string, string>, lines: list<array{layer: string, isClosed: bool, points: list<array{float, float}>}>} */
     private static function read(string $dxf): array
     {
-        $process = proc_open(['/usr/bin/python3', __DIR__.'/dxf_lines.py'], [['pipe', 'r'], ['pipe', 'w']], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], $dxf);
-        fclose($pipes[0]);
-        $answer = json_decode((string) stream_get_contents($pipes[1]), true);
-        self::assertSame(0, proc_close($process), 'ezdxf (Debian package python3-ezdxf) must answer');
+        $answer = json_decode(Program::answer(['/usr/bin/python3', __DIR__.'/dxf_lines.py'], $dxf), true);
         self::assertIsArray($answer);
 
         /** @var array{version: string, units: int, errors: list<string>, fixes: list<string>, layers: list<string>, linetypes: array<string, string>, lines: list<array{layer: string, isClosed: bool, points: list<array{float, float}>}>} $answer */

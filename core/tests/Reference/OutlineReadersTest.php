@@ -31,7 +31,7 @@ final class OutlineReadersTest extends TestCase
     public function test_svg_fills_the_same_box_as_a_renderer_paints(string $shape): void
     {
         $svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"100mm\" height=\"100mm\" viewBox=\"0 0 100 100\">$shape</svg>";
-        $image = imagecreatefromstring(self::answerOf(['rsvg-convert', '-w', (string) (100 * self::PIXELS_PER_MM), '-f', 'png'], $svg));
+        $image = imagecreatefromstring(Program::answer(['rsvg-convert', '-w', (string) (100 * self::PIXELS_PER_MM), '-f', 'png'], $svg));
         self::assertNotFalse($image);
         [$left, $right, $top, $bottom] = [PHP_INT_MAX, -1, PHP_INT_MAX, -1];
         for ($y = 0; $y < imagesy($image); $y++) {
@@ -63,21 +63,8 @@ final class OutlineReadersTest extends TestCase
     public function test_dxf_fills_the_same_box_as_another_reader_says(string $entities): void
     {
         $dxf = "0\nSECTION\n2\nHEADER\n9\n\$ACADVER\n1\nAC1015\n9\n\$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n{$entities}0\nENDSEC\n0\nEOF\n";
-        $theirs = json_decode(self::answerOf(['/usr/bin/python3', __DIR__.'/dxf_box.py'], $dxf), true, 3, JSON_THROW_ON_ERROR);
+        $theirs = json_decode(Program::answer(['/usr/bin/python3', __DIR__.'/dxf_box.py'], $dxf), true, 3, JSON_THROW_ON_ERROR);
         $points = OutlineFile::read($dxf, null, 1 << 20)->outline->points;
         self::assertEqualsWithDelta($theirs, [max(array_map(fn ($p) => $p->x, $points)), max(array_map(fn ($p) => $p->y, $points))], 0.05);
-    }
-
-    /** @param list<string> $command */
-    private static function answerOf(array $command, string $input): string
-    {
-        $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w']], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], $input);
-        fclose($pipes[0]);
-        $output = (string) stream_get_contents($pipes[1]);
-        self::assertSame(0, proc_close($process), implode(' ', $command));
-
-        return $output;
     }
 }

@@ -26,11 +26,11 @@ final class SvgRendererTest extends TestCase
     public function test_a_renderer_reads_the_true_size(array $spec): void
     {
         $piece = Sizing::ofEverything()->size($spec)->pieces[0];
-        $pdf = self::answerOf(['rsvg-convert', '-f', 'pdf'], SvgFile::write($piece, 'Tern card'));
+        $pdf = Program::answer(['rsvg-convert', '-f', 'pdf'], SvgFile::write($piece, 'Tern card'));
         $file = tempnam(sys_get_temp_dir(), 'gimbo');
         self::assertIsString($file);
         file_put_contents($file, $pdf);
-        $info = self::answerOf(['pdfinfo', $file], '');
+        $info = Program::answer(['pdfinfo', $file], '');
         unlink($file);
         self::assertSame(1, preg_match('/Page size:\s+([\d.]+) x ([\d.]+) pts/', $info, $size));
         $side = $piece->sheet->width->toMillimetres() + 2 * self::MARGIN_MM;
@@ -41,23 +41,9 @@ final class SvgRendererTest extends TestCase
     public function test_a_picture_of_it_has_as_many_pixels_as_it_has_tenths_of_a_millimetre(): void
     {
         $piece = Sizing::ofEverything()->size(iterator_to_array(self::specs())['punched, inches'][0])->pieces[0];
-        $png = self::answerOf(['rsvg-convert', '--dpi-x=254', '--dpi-y=254', '-f', 'png'], SvgFile::write($piece, 'Tern card'));
+        $png = Program::answer(['rsvg-convert', '--dpi-x=254', '--dpi-y=254', '-f', 'png'], SvgFile::write($piece, 'Tern card'));
         $size = getimagesizefromstring($png);
         self::assertIsArray($size);
         self::assertEqualsWithDelta(10 * ($piece->sheet->width->toMillimetres() + 2 * self::MARGIN_MM), $size[0], 1.5);
-    }
-
-    /** @param list<string> $command */
-    private static function answerOf(array $command, string $input): string
-    {
-        $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], $input);
-        fclose($pipes[0]);
-        $output = (string) stream_get_contents($pipes[1]);
-        $errors = (string) stream_get_contents($pipes[2]);
-        self::assertSame(0, proc_close($process), $errors);
-
-        return $output;
     }
 }

@@ -8,14 +8,9 @@ import { filled, useEntryForm } from './useEntryForm'
 
 const BLANK = { name: '', system: 'metric', host: '', port: '', answers: 'yes', width: '', height: '' }
 
-const toEntry = (draft: Record<string, string>) => {
-  const entry = filled(draft)
-  return /^\d{1,6}$/.test(entry.port ?? '') ? { ...entry, port: Number(entry.port) } : entry
-}
-
 /** The maker's own cutting machines and where they are reached. */
 export function Cutters({ own }: { own: Library['cutters'] }) {
-  const form = useEntryForm('cutters', BLANK, toEntry)
+  const form = useEntryForm('cutters', BLANK, filled('port'))
   const { draft } = form
   return (
     <>

@@ -13,10 +13,7 @@ interface NotchTrialProps {
 /** A guided trial: punch a square, fold it, measure the face, and the notch of this very board is known. */
 export function NotchTrial({ system, onFound }: NotchTrialProps) {
   const usual = system === 'metric' ? USUAL.metric : USUAL.imperial
-  const { typed, put, trial, problems } = useTrial('notch', { ...usual, long: '', short: '' }, (measured) => ({
-    ...measured,
-    system,
-  }))
+  const { typed, put, trial, problems } = useTrial('notch', { ...usual, long: '', short: '' }, system)
   return (
     <section aria-label={words('trial.notch')} className="rounded-xl border border-line bg-table/50 p-4">
       <ol className="mb-3 list-decimal space-y-1 pl-5">

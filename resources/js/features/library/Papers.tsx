@@ -12,15 +12,9 @@ import { useTrial } from './useTrial'
 const BASES = ['gsm', 'text-lb', 'cover-lb'] as const
 const BLANK = { name: '', system: 'imperial', weight: '', basis: 'gsm', caliper: '', width: '', height: '', colour: '' }
 
-/** Digits become the number they are; anything else is left for the server to say what is wrong with it. */
-const toEntry = (draft: Record<string, string>) => {
-  const entry = filled(draft)
-  return /^\d{1,6}$/.test(entry.weight ?? '') ? { ...entry, weight: Number(entry.weight) } : entry
-}
-
 /** The maker's papers: weight, caliper, sheet and colour. */
 export function Papers({ papers }: { papers: PaperStock[] }) {
-  const form = useEntryForm('papers', BLANK, toEntry)
+  const form = useEntryForm('papers', BLANK, filled('weight'))
   const [isStacking, setStacking] = useState(false)
   const { draft, put } = form
   return (
@@ -97,10 +91,7 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
 
 /** One sheet is too thin to measure: a stack of them is not. */
 function Stack({ onFound }: { onFound: (caliper: string) => void }) {
-  const { typed, put, trial, problems } = useTrial('caliper', { sheets: '20', stack: '' }, ({ stack, sheets }) => ({
-    stack,
-    sheets: Number(sheets),
-  }))
+  const { typed, put, trial, problems } = useTrial('caliper', { sheets: '20', stack: '' })
   return (
     <section aria-label={words('trial.caliper')} className="rounded-xl border border-line bg-table/50 p-4">
       <p className="mb-3">{words('trial.caliper.how')}</p>

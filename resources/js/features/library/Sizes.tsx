@@ -15,7 +15,7 @@ const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '
 
 /** Cards, envelopes and sheets by published standard, and the maker's own. */
 export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue['sizes'] }) {
-  const form = useEntryForm('sizes', BLANK, filled)
+  const form = useEntryForm('sizes', BLANK, filled())
   const [csv, setCsv] = useState<string | null>(null)
   const [isTooLarge, setTooLarge] = useState(false)
   const { draft, put } = form

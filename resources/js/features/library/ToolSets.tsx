@@ -11,7 +11,7 @@ const BLANK = { name: '', system: 'imperial', cut: '', score: '', punch: '', not
 
 /** The maker's tools: the smallest step each can be set to, how far they reach, and the notch as it really is. */
 export function ToolSets({ sets }: { sets: ToolSet[] }) {
-  const form = useEntryForm('tools', BLANK, filled)
+  const form = useEntryForm('tools', BLANK, filled())
   const [isTrying, setTrying] = useState(false)
   const { draft, put } = form
   return (

@@ -64,6 +64,15 @@ export function useEntryForm(kind: keyof Library, blank: Draft, toEntry: (draft:
   }
 }
 
-/** Only what was filled in: an empty field means the usual. */
-export const filled = (draft: Draft) =>
-  Object.fromEntries(Object.entries(draft).filter(([, value]) => value.trim() !== ''))
+/**
+ * Only what was filled in: an empty field means the usual. Digits in a field that counts become the number they are;
+ * anything else there is left for the server to say what is wrong with it.
+ */
+export const filled =
+  (...counts: string[]) =>
+  (draft: Draft) =>
+    Object.fromEntries(
+      Object.entries(draft)
+        .filter(([, value]) => value.trim() !== '')
+        .map(([field, value]) => [field, counts.includes(field) && /^\d{1,6}$/.test(value) ? Number(value) : value]),
+    )

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { api, problemsOf, type Trial } from '@/api/client'
+import { filled } from './useEntryForm'
 
 const SETTLED_MS = 150
 
@@ -7,7 +8,8 @@ const SETTLED_MS = 150
 export function useTrial(
   of: 'notch' | 'caliper',
   blank: Record<string, string>,
-  toAsk: (typed: Record<string, string>) => object,
+  /** Which its bare numbers are in, where that is not always the same. */
+  system?: string,
 ) {
   const [typed, setTyped] = useState(blank)
   const [found, setFound] = useState<{
@@ -20,7 +22,7 @@ export function useTrial(
     if (!isComplete) return
     let isOver = false
     const timer = setTimeout(() => {
-      api.trial(of, toAsk(typed)).then(
+      api.trial(of, { ...filled('sheets')(typed), ...(system === undefined ? {} : { system }) }).then(
         (trial) => !isOver && setFound({ typed, trial, problems: {} }),
         (error: unknown) =>
           !isOver &&
@@ -35,9 +37,7 @@ export function useTrial(
       isOver = true
       clearTimeout(timer)
     }
-    // What is asked follows from what is typed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [of, typed, isComplete])
+  }, [of, system, typed, isComplete])
   const isCurrent = found?.typed === typed
   return {
     typed,
