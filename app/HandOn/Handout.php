@@ -147,7 +147,7 @@ final readonly class Handout
         $inside = $design->inside;
         $words = LengthFormatter::for($design->request->system);
 
-        return self::product(array_map($words->rounded(...), [$inside->width, $inside->height, ...($inside->depth->isPositive() ? [$inside->depth] : [])]));
+        return implode(' × ', self::oneUnit(array_map($words->rounded(...), [$inside->width, $inside->height, ...($inside->depth->isPositive() ? [$inside->depth] : [])])));
     }
 
     private function note(MeasureRow $row, Piece $piece): string
@@ -172,13 +172,13 @@ final readonly class Handout
         $steps = [];
         $before = null;
         foreach ($own->steps as $i => $step) {
-            $piece = self::piece($own, $step->piece);
+            $piece = $own->piece($step->piece) ?? $own->pieces[0];
             $twin = $other->steps[$i] ?? $step;
             $steps[] = [
                 'piece' => count($own->pieces) > 1 && $step->piece !== $before ? $this->pieceName($step->piece) : '',
                 'drawing' => self::asImage(Sketch::step($step, $lying[$i], $piece)),
                 'says' => ($step->quarterTurns > 0 ? e($this->words->sentence("turn.$step->quarterTurns")).' ' : '').$this->says($step, $piece, $own),
-                'other' => $this->otherFigure($step, $piece, $twin, self::piece($other, $twin->piece), $other),
+                'other' => $this->otherFigure($step, $piece, $twin, $other->piece($twin->piece) ?? $other->pieces[0], $other),
                 'advice' => array_map(fn (string $code) => $this->words->sentence("advice.$code"), $step->advice),
             ];
             $before = $step->piece;
@@ -194,7 +194,8 @@ final readonly class Handout
         $words = LengthFormatter::for($design->request->system);
         $slots = ['{faces}' => e($this->words->listed($this->faceNames($step->faces)))];
         if ($step->do === Deed::Cut) {
-            $slots += ['{width} × {height}' => '<b>'.self::size($piece, $design).'</b>'];
+            [$width, $height] = self::sides($piece->sheet->width, $piece->sheet->height, $design);
+            $slots += ['{width}' => "<b>$width</b>", '{height}' => "<b>$height</b>"];
         }
         if ($measure !== null) {
             $slots += ['{at}' => '<b>'.self::figure($words->text($measure->at)).'</b>', '{from}' => e($this->from($measure->from, $measure->axis->value))];
@@ -249,17 +250,6 @@ final readonly class Handout
             : $this->words->sentence('piece.'.preg_replace('/-\d+$/', '', $id)).' '.preg_replace('/^.*-(\d+)$/', '$1', $id);
     }
 
-    private static function piece(Design $design, string $id): Piece
-    {
-        foreach ($design->pieces as $piece) {
-            if ($piece->id === $id) {
-                return $piece;
-            }
-        }
-
-        return $design->pieces[0];
-    }
-
     private static function size(Piece $piece, Design $design): string
     {
         return self::pair($piece->sheet->width, $piece->sheet->height, $design);
@@ -267,17 +257,26 @@ final readonly class Handout
 
     private static function pair(Length $width, Length $height, Design $design): string
     {
-        $words = LengthFormatter::for($design->request->system);
-
-        return self::product([$words->rounded($width), $words->rounded($height)]);
+        return implode(' × ', self::sides($width, $height, $design));
     }
 
-    /** @param list<string> $lengths the unit is said once */
-    private static function product(array $lengths): string
+    /** @return list<string> width and height as HTML, the unit said once */
+    private static function sides(Length $width, Length $height, Design $design): array
+    {
+        $words = LengthFormatter::for($design->request->system);
+
+        return self::oneUnit([$words->rounded($width), $words->rounded($height)]);
+    }
+
+    /**
+     * @param list<string> $lengths
+     * @return list<string> as HTML, the unit only with the last
+     */
+    private static function oneUnit(array $lengths): array
     {
         $last = array_key_last($lengths);
 
-        return implode(' × ', array_map(fn (string $text, int $i) => self::figure($i === $last ? $text : (string) preg_replace('/ [a-z]+$/', '', $text)), $lengths, array_keys($lengths)));
+        return array_map(fn (string $text, int $i) => self::figure($i === $last ? $text : (string) preg_replace('/ [a-z]+$/', '', $text)), $lengths, array_keys($lengths));
     }
 
     /** A length as HTML, its fraction set as one. */

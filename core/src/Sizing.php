@@ -149,11 +149,11 @@ final readonly class Sizing
     /** @return array{list<Setting>, Setting, list<Measure>} those of the piece, the one the measure belongs to, and the piece's measures */
     private function settingOf(Design $design, string $id, int $measure): array
     {
-        foreach ($design->pieces as $piece) {
-            foreach ($piece->id === $id ? Setting::of($piece) : [] as $setting) {
-                if (in_array($measure, $setting->measures, true)) {
-                    return [Setting::of($piece), $setting, $piece->measures];
-                }
+        $piece = $design->piece($id) ?? throw InvalidDocument::at('/piece', Reason::of('missed.no-figure'));
+        $settings = Setting::of($piece);
+        foreach ($settings as $setting) {
+            if (in_array($measure, $setting->measures, true)) {
+                return [$settings, $setting, $piece->measures];
             }
         }
         throw InvalidDocument::at('/measure', Reason::of('missed.no-figure'));

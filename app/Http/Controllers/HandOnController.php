@@ -95,12 +95,7 @@ final readonly class HandOnController
 
     private function piece(Design $design, string $id): Piece
     {
-        foreach ($this->drafting->draft($design)->sized->pieces as $piece) {
-            if ($piece->id === $id) {
-                return $piece;
-            }
-        }
-        throw new NotFoundHttpException;
+        return $this->drafting->draft($design)->sized->piece($id) ?? throw new NotFoundHttpException;
     }
 
     private static function archive(string $path, string $name): BinaryFileResponse

@@ -30,6 +30,18 @@ final readonly class Design
     ) {
     }
 
+    /** The piece with that id; null where there is none. */
+    public function piece(string $id): ?Piece
+    {
+        foreach ($this->pieces as $piece) {
+            if ($piece->id === $id) {
+                return $piece;
+            }
+        }
+
+        return null;
+    }
+
     /** @param list<Fit> $fits */
     public function withFits(array $fits): self
     {

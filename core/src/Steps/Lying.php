@@ -42,7 +42,8 @@ final readonly class Lying
         $lyings = [];
         $done = [];
         foreach ($design->steps as $step) {
-            $piece = self::piece($design, $step->piece);
+            // A step about a numbered piece's like: any of them lies the same.
+            $piece = $design->piece($step->piece) ?? $design->pieces[0];
             $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
             $lyings[] = new self(
                 $measure === null || $measure->kind === MeasureKind::Cut ? 0 : self::turn($measure),
@@ -52,18 +53,6 @@ final readonly class Lying
         }
 
         return $lyings;
-    }
-
-    private static function piece(Design $design, string $id): Piece
-    {
-        foreach ($design->pieces as $piece) {
-            if ($piece->id === $id) {
-                return $piece;
-            }
-        }
-
-        // A step about a numbered piece's like: any of them lies the same.
-        return $design->pieces[0];
     }
 
     private static function turn(Measure $measure): int
