@@ -9,7 +9,7 @@ use Gimbo\Core\Exchange\HpglFile;
 /** What a pen plotter does with a stream of HP-GL: where its pen goes, how far, and whether it leaves its bed. */
 final class Plot
 {
-    /** How fast it moves with the pen down and up, mm a second. */
+    /** How fast it moves with the pen down and up, mm a second: a stand-in's, invented. */
     private const DOWN = 100.0;
 
     private const UP = 300.0;

@@ -8,7 +8,7 @@ use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
 
 /**
- * A piece as HP-GL for a cutting machine: pen 1 scores, pen 2 cuts, one plotter unit 0.025 mm.
+ * A piece as HP-GL for a cutting machine: pen 1 scores, pen 2 cuts, one plotter unit 0.025 mm (from memory).
  *
  * Instructions of the HP-GL set (IN, SP, PU, PD), absolute coordinates, origin at the sheet's lower left corner. Scores
  * come first and the outline last, as Paths orders them; the pen is put away at the end. A turned piece lies a quarter

@@ -15,7 +15,7 @@ use Gimbo\Core\Geometry\Point;
  */
 final class DxfOutline
 {
-    /** $INSUNITS by its code, in millimetres. */
+    /** $INSUNITS by its code, in millimetres (codes of the format, from memory; 4 as ezdxf reads it in what we write). */
     private const UNITS = [1 => 25.4, 2 => 304.8, 4 => 1.0, 5 => 10.0, 6 => 1000.0];
 
     private const ENTITIES = ['LINE', 'LWPOLYLINE', 'POLYLINE', 'ARC', 'CIRCLE', 'ELLIPSE'];

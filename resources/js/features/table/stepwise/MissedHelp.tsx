@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { api, problemsOf, type Missed, type Piece } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
+import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
 import { measureRows } from '../measureRows'
@@ -11,12 +12,16 @@ const SETTLED_MS = 120
 interface MissedHelpProps {
   designId: string
   piece: Piece
-  measure: number
+  /** What is set in this step: a sheet that is cut has two. */
+  measures: number[]
   onDone: () => void
 }
 
 /** A figure was set wrong: what it was really set to, what is still good, and what would save it. */
-export function MissedHelp({ designId, piece, measure, onDone }: MissedHelpProps) {
+export function MissedHelp({ designId, piece, measures, onDone }: MissedHelpProps) {
+  const rows = measureRows(piece).filter((row) => row.measures.some((one) => measures.includes(one)))
+  const [which, setWhich] = useState(0)
+  const measure = rows[which]?.measures[0] ?? -1
   const [typed, setTyped] = useState('')
   const [missed, setMissed] = useState<Missed | null>(null)
   const [problem, setProblem] = useState<string>()
@@ -44,9 +49,18 @@ export function MissedHelp({ designId, piece, measure, onDone }: MissedHelpProps
     }
   }, [typed, designId, piece.id, measure])
 
-  const uses = measureRows(piece).find((row) => row.measures.includes(measure))?.measures.length ?? 1
+  const uses = rows[which]?.measures.length ?? 1
   return (
     <section aria-label={words('missed.ask')} className="mt-5 rounded-xl border border-line bg-table/60 p-5 text-xl">
+      {rows.length > 1 && (
+        <SelectField
+          label={words('missed.which')}
+          value={String(which)}
+          choices={rows.map((row, i) => ({ value: String(i), label: words(row.key) }))}
+          className="mb-3"
+          onChange={(value) => setWhich(Number(value))}
+        />
+      )}
       <div className="flex items-end gap-3">
         <TextField
           label={words('missed.what')}

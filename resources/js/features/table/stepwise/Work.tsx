@@ -198,7 +198,7 @@ function Steps({ view }: { view: DesignView }) {
                 key={`${piece.id} ${step.measures[0]}`}
                 designId={view.id}
                 piece={piece}
-                measure={step.measures[0] ?? 0}
+                measures={step.measures}
                 onDone={() => setMissed(null)}
               />
             ) : (
