@@ -5,21 +5,37 @@ declare(strict_types=1);
 namespace Gimbo\Core\Outline;
 
 use Closure;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
 
 /** A drawing as it was read: how large its unit is, and its strokes once that is known. */
 final readonly class Drawing
 {
+    /** Straight pieces of all its curves together. */
+    private const MOST_PIECES = 200_000;
+
     /**
      * @param ?float $scale millimetres of one of its units; null where it does not say
-     * @param Closure(float): list<Stroke> $draw the strokes in millimetres, at so many millimetres to its unit
+     * @param Closure(float): iterable<Stroke> $draw the strokes in millimetres, at so many millimetres to its unit
      */
     public function __construct(public ?float $scale, private Closure $draw)
     {
     }
 
-    /** @return list<Stroke> */
+    /**
+     * @return list<Stroke>
+     *
+     * @throws InvalidDocument when there is more in it than an outline has
+     */
     public function strokes(float $scale): array
     {
-        return ($this->draw)($scale);
+        [$strokes, $points] = [[], 0];
+        foreach (($this->draw)($scale) as $stroke) {
+            $points += count($stroke->points);
+            $points <= self::MOST_PIECES || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => self::MOST_PIECES]));
+            $strokes[] = $stroke;
+        }
+
+        return $strokes;
     }
 }

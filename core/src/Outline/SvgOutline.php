@@ -4,27 +4,35 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Outline;
 
+use DOMDocument;
+use DOMElement;
+use DOMXPath;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Geometry\Point;
-use XMLReader;
 
 /**
- * The shapes of an SVG drawing: path, rect, circle, ellipse, line, polyline and polygon, with the transforms they stand under.
+ * The shapes of an SVG drawing: path, rect, circle, ellipse, line, polyline and polygon, with the transforms they stand under,
+ * and what is drawn again with use.
  *
  * What is only defined, clipped by or written as text is left out. A drawing that declares entities, or carries scripts, is
  * refused unread. Millimetres a unit follow from the document's width and viewBox, where the width has a unit of length.
  */
 final class SvgOutline
 {
-    private const SHAPES = ['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon'];
-
     private const LEFT_OUT = ['defs', 'clipPath', 'mask', 'symbol', 'pattern', 'marker', 'text', 'style', 'metadata', 'title', 'desc'];
 
     private const HOSTILE = ['script', 'foreignObject', 'iframe', 'object', 'embed'];
 
-    /** How deep groups may lie in one another. */
+    /** How deep groups may lie in one another, those that are used in others as well; one that uses itself is refused by it. */
     private const DEEPEST = 100;
+
+    private int $uses = 0;
+
+    /** @param array<string, DOMElement> $byId */
+    private function __construct(private readonly array $byId)
+    {
+    }
 
     /** @throws InvalidDocument */
     public static function read(string $file): Drawing
@@ -37,72 +45,134 @@ final class SvgOutline
         }
         $before = libxml_use_internal_errors(true);
         try {
-            return self::shapes($file);
+            return self::drawing($file);
         } finally {
             libxml_clear_errors();
             libxml_use_internal_errors($before);
         }
     }
 
-    private static function shapes(string $file): Drawing
+    private static function drawing(string $file): Drawing
     {
-        $xml = new XMLReader;
-        $xml->XML($file, null, LIBXML_NONET | LIBXML_COMPACT) === true || throw InvalidDocument::at('/file', Reason::of('outline.svg'));
-        [$scale, $isSvg, $skipsBelow, $shapes] = [null, false, null, []];
-        $transforms = [Transform::none()];
-        while ($xml->read()) {
-            if ($xml->nodeType !== XMLReader::ELEMENT) {
+        $document = new DOMDocument;
+        $document->loadXML($file, LIBXML_NONET | LIBXML_COMPACT);
+        $root = $document->documentElement;
+        $root?->localName === 'svg' && libxml_get_errors() === [] || throw InvalidDocument::at('/file', Reason::of('outline.svg'));
+        [$byId, $count] = [[], 0];
+        foreach ((new DOMXPath($document))->query('//*') ?: [] as $element) {
+            if (! $element instanceof DOMElement) {
                 continue;
             }
-            $name = $xml->localName;
-            $attributes = self::attributes($xml);
-            self::isHostile($name, $attributes) && throw InvalidDocument::at('/file', Reason::of('outline.script'));
-            $skipsBelow = $skipsBelow !== null && $xml->depth <= $skipsBelow ? null : $skipsBelow;
-            if ($skipsBelow !== null) {
-                continue;
-            }
-            if ($xml->depth === 0) {
-                $isSvg = $name === 'svg';
-                $scale = self::scale($attributes);
-            }
-            if (in_array($name, self::LEFT_OUT, true) || preg_match('/\bdisplay\s*:\s*none\b/', 'display:'.($attributes['display'] ?? '').';'.($attributes['style'] ?? '')) === 1) {
-                $skipsBelow = $xml->depth;
-
-                continue;
-            }
-            $xml->depth <= self::DEEPEST || throw InvalidDocument::at('/file', Reason::of('outline.svg'));
-            $transform = $transforms[$xml->depth]->after(Transform::written($attributes['transform'] ?? ''));
-            $transforms[$xml->depth + 1] = $transform;
-            if (in_array($name, self::SHAPES, true)) {
-                $shapes[] = [$name, $attributes, $transform];
-                count($shapes) <= OutlineFile::MOST_POINTS || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => OutlineFile::MOST_POINTS]));
-            }
+            $attributes = self::attributes($element);
+            self::isHostile((string) $element->localName, $attributes) && throw InvalidDocument::at('/file', Reason::of('outline.script'));
+            isset($attributes['id']) && $byId[$attributes['id']] ??= $element;
+            self::isWithin(++$count);
         }
-        $isSvg && libxml_get_errors() === [] || throw InvalidDocument::at('/file', Reason::of('outline.svg'));
+        $drawing = new self($byId);
 
-        return new Drawing($scale, function (float $scale) use ($shapes): array {
-            $strokes = [];
-            foreach ($shapes as [$name, $attributes, $transform]) {
-                $whole = Transform::upright($scale)->after($transform);
-                foreach (self::strokes($name, $attributes, Outline::TRUE_TO_MM / $whole->factor()) as $stroke) {
-                    $strokes[] = new Stroke(array_map($whole->of(...), $stroke->points), $stroke->isClosed);
-                }
-            }
-
-            return $strokes;
-        });
+        return new Drawing(self::scale(self::attributes($root)), fn (float $scale) => $drawing->within($root, Transform::upright($scale), 0));
     }
 
-    /** @return array<string, string> */
-    private static function attributes(XMLReader $xml): array
+    /**
+     * @param Transform $place what is drawn under it in the document's own coordinates
+     * @return iterable<Stroke>
+     */
+    private function within(DOMElement $parent, Transform $place, int $depth): iterable
+    {
+        $depth <= self::DEEPEST || throw InvalidDocument::at('/file', Reason::of('outline.svg'));
+        foreach ($parent->childNodes as $child) {
+            if ($child instanceof DOMElement) {
+                yield from $this->element($child, $place, $depth);
+            }
+        }
+    }
+
+    /** @return iterable<Stroke> */
+    private function element(DOMElement $element, Transform $place, int $depth): iterable
+    {
+        $name = (string) $element->localName;
+        $attributes = self::attributes($element);
+        if (in_array($name, self::LEFT_OUT, true) || preg_match('/\bdisplay\s*:\s*none\b/', 'display:'.($attributes['display'] ?? '').';'.($attributes['style'] ?? '')) === 1) {
+            return;
+        }
+        $place = $place->after(Transform::written($attributes['transform'] ?? ''));
+        if ($name === 'use') {
+            yield from $this->used($attributes, $place, $depth);
+        } elseif (in_array($name, SvgShape::NAMES, true)) {
+            foreach (SvgShape::strokes($name, $attributes, Outline::TRUE_TO_MM / $place->factor()) as $stroke) {
+                yield new Stroke(array_map($place->of(...), $stroke->points), $stroke->isClosed);
+            }
+        } else {
+            yield from $this->within($element, $name === 'svg' ? $place->after(self::viewport($attributes, $attributes)) : $place, $depth + 1);
+        }
+    }
+
+    /**
+     * What is drawn again somewhere else (SVG 1.1, 5.6): a shape, a group, or a symbol.
+     *
+     * @param array<string, string> $attributes
+     * @return iterable<Stroke>
+     */
+    private function used(array $attributes, Transform $place, int $depth): iterable
+    {
+        self::isWithin(++$this->uses);
+        $what = $this->byId[ltrim($attributes['href'] ?? $attributes['xlink:href'] ?? '', '#')] ?? null;
+        if ($what === null) {
+            return;
+        }
+        $depth <= self::DEEPEST || throw InvalidDocument::at('/file', Reason::of('outline.svg'));
+        $place = $place->after(Transform::moved(new Point(SvgShape::number($attributes, 'x'), SvgShape::number($attributes, 'y'))));
+        yield from in_array($what->localName, ['symbol', 'svg'], true)
+            ? $this->within($what, $place->after(self::viewport(self::attributes($what), $attributes)), $depth + 1)
+            : $this->element($what, $place, $depth + 1);
+    }
+
+    /**
+     * From the coordinates of what has a viewBox of its own to those around it (SVG 1.1, 7.8: as large as goes in, in the middle).
+     *
+     * @param array<string, string> $own attributes of the symbol or the document within
+     * @param array<string, string> $asked those that say how large it is put in
+     */
+    private static function viewport(array $own, array $asked): Transform
+    {
+        $at = $own === $asked ? Transform::moved(new Point(SvgShape::number($own, 'x'), SvgShape::number($own, 'y'))) : Transform::none();
+        $box = self::viewBox($own);
+        [$width, $height] = [SvgShape::number($asked, 'width') ?: SvgShape::number($own, 'width'), SvgShape::number($asked, 'height') ?: SvgShape::number($own, 'height')];
+        if ($box === null || $width <= 0 || $height <= 0) {
+            return $at;
+        }
+        [$x, $y, $wide, $high] = $box;
+        $scale = min($width / $wide, $height / $high);
+
+        return $at->after(Transform::moved(new Point(($width - $wide * $scale) / 2, ($height - $high * $scale) / 2)))
+            ->after(Transform::scaled($scale))->after(Transform::moved(new Point(-$x, -$y)));
+    }
+
+    /**
+     * @param array<string, string> $attributes
+     * @return array{float, float, float, float}|null left, top, width and height; null where there is none that has a size
+     */
+    private static function viewBox(array $attributes): ?array
+    {
+        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($attributes['viewBox'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+
+        return count($box) === 4 && $box[2] > 0 && $box[3] > 0 ? [$box[0], $box[1], $box[2], $box[3]] : null;
+    }
+
+    /** @return array<string, string> by their names as written */
+    private static function attributes(DOMElement $element): array
     {
         $attributes = [];
-        while ($xml->moveToNextAttribute()) {
-            $attributes[$xml->name] = $xml->value;
+        foreach ($element->attributes as $attribute) {
+            $attributes[$attribute->nodeName] = (string) $attribute->nodeValue;
         }
-        $xml->moveToElement();
 
         return $attributes;
+    }
+
+    private static function isWithin(int $count): void
+    {
+        $count <= OutlineFile::MOST_POINTS || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => OutlineFile::MOST_POINTS]));
     }
 
     /** @param array<string, string> $attributes */
@@ -133,8 +203,7 @@ final class SvgOutline
         if ($lengths === []) {
             return null;
         }
-        /** @var array<int, float> $box */
-        $box = array_map(floatval(...), preg_split('/[\s,]+/', trim($attributes['viewBox'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $box = self::viewBox($attributes);
         $scales = [];
         foreach (['width' => $box[2] ?? 0.0, 'height' => $box[3] ?? 0.0] as $side => $units) {
             if (isset($lengths[$side]) && $units > 0) {
@@ -143,48 +212,5 @@ final class SvgOutline
         }
 
         return $scales === [] ? OutlineFile::UNITS['px'] : min($scales);
-    }
-
-    /**
-     * @param array<string, string> $attributes
-     * @return list<Stroke>
-     */
-    private static function strokes(string $name, array $attributes, float $tolerance): array
-    {
-        $n = fn (string $key): float => preg_match('/^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d{1,3})?)/i', $attributes[$key] ?? '', $match) === 1 ? (float) $match[1] : 0.0;
-
-        return match ($name) {
-            'path' => SvgPath::strokes($attributes['d'] ?? '', $tolerance),
-            'line' => [new Stroke([new Point($n('x1'), $n('y1')), new Point($n('x2'), $n('y2'))], false)],
-            'circle' => self::round($n('cx'), $n('cy'), $n('r'), $n('r'), $tolerance),
-            'ellipse' => self::round($n('cx'), $n('cy'), $n('rx'), $n('ry'), $tolerance),
-            'rect' => self::rectangle($n('x'), $n('y'), $n('width'), $n('height'), $n('rx') ?: $n('ry'), $n('ry') ?: $n('rx'), $tolerance),
-            default => SvgPath::strokes(trim($attributes['points'] ?? '') === '' ? '' : 'M '.$attributes['points'].($name === 'polygon' ? ' Z' : ''), $tolerance),
-        };
-    }
-
-    /** @return list<Stroke> */
-    private static function round(float $x, float $y, float $rx, float $ry, float $tolerance): array
-    {
-        return $rx > 0 && $ry > 0 ? [new Stroke(array_slice(Curve::arc(new Point($x, $y), $rx, $ry, 0, 0, 2 * M_PI, $tolerance), 1), true)] : [];
-    }
-
-    /** @return list<Stroke> */
-    private static function rectangle(float $x, float $y, float $w, float $h, float $rx, float $ry, float $tolerance): array
-    {
-        if ($w <= 0 || $h <= 0) {
-            return [];
-        }
-        [$rx, $ry] = [min($rx, $w / 2), min($ry, $h / 2)];
-        $points = [];
-        // Corner by corner, clockwise on the screen: where it is, and where its quarter begins.
-        foreach ([[0, 0, 2], [1, 0, 3], [1, 1, 0], [0, 1, 1]] as [$right, $down, $quarter]) {
-            [$inX, $inY] = [1 - 2 * $right, 1 - 2 * $down];
-            $corner = new Point($x + $right * $w, $y + $down * $h);
-            $points = $rx <= 0 || $ry <= 0 ? [...$points, $corner]
-                : [...$points, ...Curve::arc(new Point($corner->x + $inX * $rx, $corner->y + $inY * $ry), $rx, $ry, 0, $quarter * M_PI / 2, M_PI / 2, $tolerance)];
-        }
-
-        return [new Stroke($points, true)];
     }
 }

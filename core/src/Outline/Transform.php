@@ -23,7 +23,34 @@ final readonly class Transform
     /** Everything larger by a factor, y turned from down to up. */
     public static function upright(float $scale): self
     {
-        return new self($scale, 0, 0, -$scale, 0, 0);
+        return self::stretched($scale, -$scale);
+    }
+
+    public static function scaled(float $factor): self
+    {
+        return self::stretched($factor, $factor);
+    }
+
+    public static function stretched(float $x, float $y): self
+    {
+        return new self($x, 0, 0, $y, 0, 0);
+    }
+
+    /** Left and right exchanged. */
+    public static function mirrored(): self
+    {
+        return self::stretched(-1, 1);
+    }
+
+    public static function moved(Point $by): self
+    {
+        return new self(1, 0, 0, 1, $by->x, $by->y);
+    }
+
+    /** @param float $angle radians from x towards y */
+    public static function turned(float $angle): self
+    {
+        return self::rotated($angle, 0, 0);
     }
 
     /** What a `transform` attribute says; what it does not understand is left out. */
@@ -35,8 +62,8 @@ final readonly class Transform
             $n = array_map(floatval(...), preg_split('/[\s,]+/', trim($arguments), -1, PREG_SPLIT_NO_EMPTY) ?: []);
             $all = $all->after(match ($name) {
                 'matrix' => new self($n[0] ?? 1, $n[1] ?? 0, $n[2] ?? 0, $n[3] ?? 1, $n[4] ?? 0, $n[5] ?? 0),
-                'translate' => new self(1, 0, 0, 1, $n[0] ?? 0, $n[1] ?? 0),
-                'scale' => new self($n[0] ?? 1, 0, 0, $n[1] ?? $n[0] ?? 1, 0, 0),
+                'translate' => self::moved(new Point($n[0] ?? 0, $n[1] ?? 0)),
+                'scale' => self::stretched($n[0] ?? 1, $n[1] ?? $n[0] ?? 1),
                 'rotate' => self::rotated(deg2rad($n[0] ?? 0), $n[1] ?? 0, $n[2] ?? 0),
                 'skewX' => new self(1, 0, tan(deg2rad($n[0] ?? 0)), 1, 0, 0),
                 default => new self(1, tan(deg2rad($n[0] ?? 0)), 0, 1, 0, 0),

@@ -69,6 +69,11 @@ final class OutlineFileTest extends TestCase
         yield 'skewed' => [$mm, '<rect width="20" height="20" transform="skewX(45)"/>', '40 × 20'];
         yield 'four lines that meet' => [$mm, '<line x2="50"/><path d="M50 30 V0"/><path d="M0 0V30"/><line x1="0" y1="30" x2="50" y2="30"/>', '50 × 30'];
         yield 'only the largest counts' => [$mm, '<rect width="50" height="30"/><rect x="10" y="10" width="5" height="5"/><text>big</text><defs><rect width="190" height="90"/></defs><rect style="display: none" width="150" height="90"/>', '50 × 30'];
+        yield 'drawn again twice, half as large' => [$mm, '<defs><path id="a" d="M0 0H100V60H0Z"/></defs><use href="#a" x="10" transform="scale(.5)"/><use xmlns:l="http://www.w3.org/1999/xlink" xlink:href="#a" xmlns:xlink="http://www.w3.org/1999/xlink" transform="scale(.4)"/>', '50 × 30'];
+        yield 'a symbol as large as goes in' => [$mm, '<symbol id="tern" viewBox="5 5 10 10"><rect x="5" y="5" width="10" height="8"/></symbol><use href="#tern" width="80" height="60"/>', '60 × 48'];
+        yield 'a group that is defined later' => [$mm, '<use href="#later"/><defs><g id="later"><rect width="50" height="30"/></g></defs>', '50 × 30'];
+        yield 'a document within' => [$mm, '<svg x="10" y="10" width="50" height="50" viewBox="0 0 100 100"><rect width="80" height="60"/></svg>', '40 × 30'];
+        yield 'what is used and not there' => [$mm, '<use href="#gone"/><use/><rect width="50" height="30"/>', '50 × 30'];
         yield 'inches, and no viewBox: pixels of 1/96 in' => ['width="6in" height="5in"', '<rect width="528" height="408"/>', '139.7 × 107.95'];
         yield 'points' => ['width="288pt" height="144pt" viewBox="0 0 288 144"', '<rect width="144" height="72"/>', '50.8 × 25.4'];
         yield 'a drawing scaled to half' => ['width="100mm" height="50mm" viewBox="0 0 200 100"', '<rect width="200" height="100"/>', '100 × 50'];
@@ -90,6 +95,14 @@ final class OutlineFileTest extends TestCase
         yield 'an old polyline with vertices' => [self::dxf('POLYLINE', [66 => 1, 10 => 0, 20 => 0, 70 => 1]).self::dxf('VERTEX', [10 => 0, 20 => 0]).self::dxf('VERTEX', [10 => 30, 20 => 0, 42 => -1]).self::dxf('VERTEX', [10 => 30, 20 => 30]).self::dxf('SEQEND', []), null, '30 × 30'];
         yield 'a half circle and its chord' => [self::dxf('ARC', [10 => 0, 20 => 0, 40 => 20, 50 => 0, 51 => 180]).self::dxf('LINE', [10 => -20, 20 => 0, 11 => 20, 21 => 0]), null, '40 × 20'];
         yield 'an ellipse' => [self::dxf('ELLIPSE', [10 => 0, 20 => 0, 11 => 0, 21 => 30, 40 => 0.5, 41 => 0, 42 => 6.283185307]), null, '30 × 60'];
+        // A parabola reaches half its middle point's height.
+        yield 'a spline and its chord' => [self::spline(2, [0, 0, 0, 1, 1, 1], [[0, 0], [30, 40], [60, 0]]).self::dxf('LINE', [10 => 60, 20 => 0, 11 => 0, 21 => 0]), null, '60 × 20'];
+        // From middle to middle of its control polygon's sides; the last parabola, 50 to 35 by way of 60, is highest at 2/7: 52.857.
+        yield 'a spline whose knots do not gather at its ends' => [self::spline(2, [0, 1, 2, 3, 4, 5, 6, 7], [[0, 0], [20, 50], [40, 40], [70, 60], [80, 10]]).self::dxf('LINE', [10 => 75, 20 => 35, 11 => 10, 21 => 25]), null, '65 × 27.9'];
+        // A circle of nine weighted points (Piegl and Tiller, 7.5).
+        yield 'a circle as a rational spline' => [self::spline(2, [0, 0, 0, 1, 1, 2, 2, 3, 3, 4, 4, 4], [[25, 0], [25, 25], [0, 25], [-25, 25], [-25, 0], [-25, -25], [0, -25], [25, -25], [25, 0]], [1, M_SQRT1_2, 1, M_SQRT1_2, 1, M_SQRT1_2, 1, M_SQRT1_2, 1]), null, '50 × 50'];
+        yield 'through its points only' => [self::dxf('SPLINE', [70 => 1, 71 => 3, 72 => 0, 73 => 0, 74 => 3])."11\n0\n21\n0\n11\n50\n21\n0\n11\n50\n21\n30\n", null, '50 × 30'];
+        yield 'on the paper’s own space' => [self::dxf('CIRCLE', [67 => 1, 10 => 0, 20 => 0, 40 => 90]).self::dxf('CIRCLE', [10 => 5, 20 => 5, 40 => 25]), null, '50 × 50'];
     }
 
     #[DataProvider('dxfs')]
@@ -97,6 +110,27 @@ final class OutlineFileTest extends TestCase
     {
         $file = "0\nSECTION\n2\nHEADER\n9\n\$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n{$entities}0\nENDSEC\n0\nEOF\n";
         self::assertSame($size, self::sizeOf(OutlineFile::read($file, $unit, self::MOST)->outline));
+    }
+
+    /** @return iterable<string, array{string, string}> where a block of 20 × 10 about its base point is put in, and the size */
+    public static function inserts(): iterable
+    {
+        yield 'once, twice as wide' => [self::dxf('INSERT', [2 => 'TERN', 10 => 5, 20 => 5, 41 => 2]), '40 × 10'];
+        yield 'turned' => [self::dxf('INSERT', [2 => 'TERN', 10 => 5, 20 => 5, 50 => 90]), '10 × 20'];
+        yield 'within another' => [self::dxf('INSERT', [2 => 'NEST', 10 => 0, 20 => 0, 42 => 3]), '20 × 30'];
+        yield 'only the block itself is not drawn' => [self::dxf('CIRCLE', [10 => 0, 20 => 0, 40 => 5]), '10 × 10'];
+        yield 'a block that is not there' => [self::dxf('INSERT', [2 => 'GONE', 10 => 0, 20 => 0]).self::dxf('CIRCLE', [10 => 0, 20 => 0, 40 => 5]), '10 × 10'];
+        yield 'a block that holds itself' => [self::dxf('INSERT', [2 => 'SELF', 10 => 0, 20 => 0]), '20 × 10'];
+    }
+
+    #[DataProvider('inserts')]
+    public function test_dxf_blocks_are_put_in(string $entities, string $size): void
+    {
+        $box = self::dxf('LWPOLYLINE', [90 => 4, 70 => 1])."10\n3\n20\n4\n10\n23\n20\n4\n10\n23\n20\n14\n10\n3\n20\n14\n";
+        $block = fn (string $name, string $in): string => self::dxf('BLOCK', [2 => $name, 10 => 3, 20 => 4]).$in.self::dxf('ENDBLK', []);
+        $blocks = $block('TERN', $box).$block('NEST', self::dxf('INSERT', [2 => 'TERN', 10 => 3, 20 => 4])).$block('SELF', $box.self::dxf('INSERT', [2 => 'SELF', 10 => 0, 20 => 0]));
+        $file = "0\nSECTION\n2\nBLOCKS\n{$blocks}0\nENDSEC\n0\nSECTION\n2\nENTITIES\n{$entities}0\nENDSEC\n0\nEOF\n";
+        self::assertSame($size, self::sizeOf(OutlineFile::read($file, 'mm', self::MOST)->outline));
     }
 
     /** @return iterable<string, array{string, string}> a file that does not say its unit, and what of it is 4 1/4 in when it is inches */
@@ -138,6 +172,9 @@ final class OutlineFileTest extends TestCase
         yield 'sixteen bits a letter' => [(string) mb_convert_encoding($svg('<rect width="9" height="9"/>'), 'UTF-16', 'UTF-8'), 'outline.foreign'];
         yield 'only open lines' => [$svg('<line x2="50"/>'), 'outline.open'];
         yield 'nothing' => [$svg(''), 'outline.open'];
+        yield 'a group that uses itself' => [$svg('<g id="a"><rect width="9" height="9"/><use href="#a"/></g>'), 'outline.svg'];
+        yield 'doubled over and over by use' => [$svg(implode('', array_map(fn (int $i) => "<g id=\"g$i\"><use href=\"#g".($i + 1).'"/><use href="#g'.($i + 1).'"/></g>', range(0, 40))).'<rect id="g41" width="9" height="9"/>'), 'outline.too-much'];
+        yield 'curves without end' => [$svg(str_repeat('<circle r="99000"/>', 2000)), 'outline.too-much'];
         yield 'a path that is none' => [$svg('<path d="M0 0 L 10 oops"/>'), 'outline.path'];
         yield 'an arc cut short' => [$svg('<path d="M0 0 A 10 10 0 1"/>'), 'outline.path'];
         yield 'as large as a house' => [$svg('<rect width="90000" height="90000"/>'), 'outline.size'];
@@ -147,6 +184,11 @@ final class OutlineFileTest extends TestCase
         yield 'a picture' => ["\x89PNG\r\n\x1a\n", 'outline.foreign'];
         yield 'DXF whose codes are none' => ["0\nSECTION\n2\nENTITIES\nzero\nLINE\n", 'outline.dxf'];
         yield 'DXF with a word for a number' => ["0\nSECTION\n2\nHEADER\n9\n\$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n".self::dxf('CIRCLE', [10 => 0, 20 => 0]).self::dxf('LINE', [10 => 'wide', 20 => 0]), 'outline.number'];
+        $entities = fn (string $of): string => "0\nSECTION\n2\nHEADER\n9\n\$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n$of";
+        yield 'a spline with a knot too few' => [$entities(self::spline(2, [0, 0, 0, 1, 1], [[0, 0], [30, 40], [60, 0]])), 'outline.spline'];
+        yield 'a spline whose knots fall' => [$entities(self::spline(2, [0, 0, 1, 0, 1, 1], [[0, 0], [30, 40], [60, 0]])), 'outline.spline'];
+        yield 'a spline without weight' => [$entities(self::spline(2, [0, 0, 0, 1, 1, 1], [[0, 0], [30, 40], [60, 0]], [1, 0, 1])), 'outline.spline'];
+        yield 'a million of one block' => [$entities(self::dxf('INSERT', [2 => 'TERN', 70 => 1000, 71 => 1000])), 'outline.too-much'];
         yield 'FOLD without edges' => ['{"vertices_coords":[[0,0]],"frame_unit":"mm"}', 'outline.fold'];
         yield 'FOLD with an edge to nowhere' => ['{"vertices_coords":[[0,0],[1,1]],"edges_vertices":[[0,7]],"edges_assignment":["B"],"frame_unit":"mm"}', 'outline.fold'];
         yield 'JSON that is cut short' => ['{"vertices_coords":[[0,0', 'document.not-json'];
@@ -186,6 +228,19 @@ final class OutlineFileTest extends TestCase
     private static function dxf(string $type, array $codes): string
     {
         return "0\n$type\n".implode('', array_map(fn (int $code, int|float|string $value) => "$code\n$value\n", array_keys($codes), $codes));
+    }
+
+    /**
+     * @param list<int> $knots
+     * @param list<array{int, int}> $points
+     * @param list<float|int> $weights
+     */
+    private static function spline(int $degree, array $knots, array $points, array $weights = []): string
+    {
+        $text = self::dxf('SPLINE', [70 => 8, 71 => $degree, 72 => count($knots), 73 => count($points), 74 => 0]);
+        $text .= implode('', array_map(fn (int $knot) => "40\n$knot\n", $knots)).implode('', array_map(fn (float|int $weight) => "41\n$weight\n", $weights));
+
+        return $text.implode('', array_map(fn (array $point) => "10\n$point[0]\n20\n$point[1]\n30\n0\n", $points));
     }
 
     private static function sizeOf(Outline $outline): string

@@ -1,29 +1,34 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { api, problemsOf, type ShelfCard } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Sheet } from '@/ui/Sheet'
 import { words } from '@/words'
 import { Thumbnail } from '@/ui/Thumbnail'
 
+interface ArchivedProps {
+  /** What went wrong on the shelf last. */
+  trouble: string | null
+  /** Puts a design back on the shelf and says whether it is there; the maker need not stay to see it. */
+  onPutBack: (card: ShelfCard) => Promise<boolean>
+  onDone: () => void
+}
+
 /** What was taken off the shelf: nothing is thrown away. */
-export function Archived({ onDone }: { onDone: () => void }) {
+export function Archived({ trouble, onPutBack, onDone }: ArchivedProps) {
   const [cards, setCards] = useState<ShelfCard[] | null>(null)
-  const [trouble, setTrouble] = useState<string | null>(null)
-  const fail = useCallback((error: unknown) => setTrouble(problemsOf(error)[0]?.message ?? ''), [])
+  const [unread, setUnread] = useState<string | null>(null)
   useEffect(() => {
-    api.archive().then(({ designs }) => setCards(designs), fail)
-  }, [fail])
+    api.archive().then(
+      ({ designs }) => setCards(designs),
+      (error: unknown) => setUnread(problemsOf(error)[0]?.message ?? ''),
+    )
+  }, [])
   const putBack = async (card: ShelfCard) => {
-    try {
-      await api.putBack(card.id)
-      setCards((now) => now?.filter((one) => one.id !== card.id) ?? null)
-    } catch (error) {
-      fail(error)
-    }
+    if (await onPutBack(card)) setCards((now) => now?.filter((one) => one.id !== card.id) ?? null)
   }
   return (
     <Sheet title={words('shelf.archive')} isOpen onOpenChange={(isOpen) => !isOpen && onDone()}>
-      {trouble && <ErrorNote>{trouble}</ErrorNote>}
+      {(unread ?? trouble) && <ErrorNote>{unread ?? trouble}</ErrorNote>}
       {cards?.length === 0 && <p className="text-soft">{words('shelf.archive-empty')}</p>}
       <ul className="divide-y divide-line">
         {cards?.map((card) => (

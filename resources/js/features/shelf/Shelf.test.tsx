@@ -44,19 +44,29 @@ const card = (id: string, name: string, fits = true): ShelfCard => ({
 describe('Shelf', () => {
   const asked: string[] = []
   let answers: Record<string, unknown>
+  let held: Record<string, Promise<void>>
+
+  /** Keeps one question waiting until the returned function is called. */
+  const hold = (question: string) => {
+    let release = () => {}
+    held[question] = new Promise((resolve) => (release = resolve))
+    return () => release()
+  }
 
   beforeEach(() => {
     asked.length = 0
+    held = {}
     answers = { 'GET /api/designs': { designs: [card('a', 'Tern count'), card('b', 'Ferry pass', false)] } }
-    vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
+    vi.stubGlobal('fetch', async (path: string, { method, body }: { method: string; body?: string }) => {
       asked.push(`${method} ${path}${body ? ` ${body}` : ''}`)
+      await held[`${method} ${path}`]
       const answer = answers[`${method} ${path}`]
-      if (answer instanceof Error) return Promise.reject(answer)
-      return Promise.resolve({
+      if (answer instanceof Error) throw answer
+      return {
         ok: !(answer as { errors?: unknown })?.errors,
         status: 200,
         json: () => Promise.resolve(answer ?? {}),
-      })
+      }
     })
   })
   afterEach(() => vi.unstubAllGlobals())
@@ -81,6 +91,30 @@ describe('Shelf', () => {
     await userEvent.click(await screen.findByRole('menuitem', { name: 'Take it off the shelf' }))
     await userEvent.click(await screen.findByRole('button', { name: 'Put it back' }))
     await waitFor(() => expect(asked).toContain('POST /api/designs/a/restore'))
+  })
+
+  it('shows what was put back even when the sheet was left before the answer came', async () => {
+    answers['GET /api/designs/archive'] = { designs: [card('c', 'Ringing day')] }
+    show()
+    await userEvent.click(await screen.findByRole('button', { name: 'Put away' }))
+    const isBack = hold('POST /api/designs/c/restore')
+    await userEvent.click(await screen.findByRole('button', { name: 'Put Ringing day back' }))
+    await userEvent.keyboard('{Escape}')
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
+    answers['GET /api/designs'] = { designs: [card('c', 'Ringing day')] }
+    isBack()
+    expect(await screen.findByRole('link', { name: /Ringing day/ })).toBeTruthy()
+  })
+
+  it('says on the shelf what could not be put back', async () => {
+    answers['GET /api/designs/archive'] = { designs: [card('c', 'Ringing day')] }
+    answers['POST /api/designs/c/restore'] = new TypeError('refused')
+    show()
+    await userEvent.click(await screen.findByRole('button', { name: 'Put away' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Put Ringing day back' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('did not answer')
+    await userEvent.keyboard('{Escape}')
+    expect(screen.getByRole('alert').textContent).toContain('did not answer')
   })
 
   it('copies a design under a name of its own', async () => {

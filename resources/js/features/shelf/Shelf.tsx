@@ -41,15 +41,18 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
       setTrouble(describe(error))
     }
   }, [])
-  const load = useCallback(async () => setCards((await api.shelf()).designs), [])
+  const latest = useRef(0)
+  const load = useCallback(async () => {
+    const turn = ++latest.current
+    const { designs } = await api.shelf()
+    // An answer that a later question has overtaken is out of date.
+    if (turn === latest.current) setCards(designs)
+  }, [])
 
   useEffect(() => {
     document.title = 'Gimbo'
-    api.shelf().then(
-      ({ designs }) => setCards(designs),
-      (error: unknown) => setTrouble(describe(error)),
-    )
-  }, [])
+    load().catch((error: unknown) => setTrouble(describe(error)))
+  }, [load])
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
@@ -90,12 +93,16 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
       }),
     [attempt, load],
   )
-  const putBack = (card: ShelfCard) =>
-    attempt(async () => {
+  const putBack = async (card: ShelfCard) => {
+    let isBack = false
+    await attempt(async () => {
       await api.putBack(card.id)
-      setTakenOff(null)
+      isBack = true
+      setTakenOff((now) => (now?.id === card.id ? null : now))
       await load()
     })
+    return isBack
+  }
   const rename = useCallback((card: ShelfCard) => setNaming({ card, what: 'name' }), [])
   const group = useCallback((card: ShelfCard) => setNaming({ card, what: 'group' }), [])
 
@@ -215,14 +222,7 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
           }}
         />
       )}
-      {showsArchive && (
-        <Archived
-          onDone={() => {
-            setShowsArchive(false)
-            void attempt(load)
-          }}
-        />
-      )}
+      {showsArchive && <Archived trouble={trouble} onPutBack={putBack} onDone={() => setShowsArchive(false)} />}
     </div>
   )
 }
