@@ -52,7 +52,12 @@ const PICTURES: Picture[] = [
   {
     name: 'mats',
     design: /Kite of terns/,
-    act: (page) => page.getByRole('button', { name: 'Mats for its panels' }).click(),
+    act: async (page) => {
+      if (!(await page.locator('[data-layer=mat]').count())) {
+        await page.getByRole('button', { name: 'Mats for its panels' }).click()
+      }
+      await expect(page.locator('[data-layer=mat]')).not.toHaveCount(0)
+    },
   },
   {
     name: 'scored',
@@ -122,6 +127,8 @@ const PICTURES: Picture[] = [
     design: /Eight tern/,
     act: async (page) => {
       const jobs = `/api${new URL(page.url()).pathname}/cutting`
+      const before = (await (await page.request.get('/api/cutting')).json()) as { jobs: Array<{ id: string }> }
+      for (const { id } of before.jobs) await page.request.delete(`/api/cutting/${id}`)
       const cutter = await startCutter('ready')
       try {
         await page.request.post(jobs, { data: { pieces: ['tray'] } })
