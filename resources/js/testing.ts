@@ -1,6 +1,13 @@
 import { cleanup } from '@testing-library/react'
 import { afterEach } from 'vitest'
 
+/** jsdom lays nothing out: sizes stay as they are at first. */
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+
 afterEach(() => {
   cleanup()
   localStorage.clear()

@@ -30,10 +30,23 @@ final class CatalogueController
             ], $sizing->makes->list()),
             'held' => array_map(fn (HeldKind $kind) => [
                 'id' => $kind->value, 'usual' => $kind->usual(),
-                'picture' => StillWriter::held($sizing->request(['make' => $sizing->makes->ids()[0], 'holds' => $kind->usual()])->item),
+                'picture' => self::picture($sizing, $kind),
             ], HeldKind::cases()),
             'sizes' => array_map(self::size(...), NamedSize::all()),
         ]);
+    }
+
+    /**
+     * What is held by itself; a card that is still to be made as the first thing that makes one.
+     *
+     * @return array<string, mixed>
+     */
+    private static function picture(Sizing $sizing, HeldKind $kind): array
+    {
+        $makes = array_values(array_filter($sizing->makes->list(), fn (Make $make) => in_array($kind, $make->holds(), true)));
+        $spec = ['make' => $makes[0]->id(), 'holds' => $kind->usual()];
+
+        return $kind === HeldKind::CardToMake ? StillWriter::write($sizing->size($spec)) : StillWriter::held($sizing->request($spec)->item);
     }
 
     /** @return array<string, mixed> */

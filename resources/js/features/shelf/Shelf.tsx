@@ -7,6 +7,7 @@ import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
 import { Sheet } from '@/ui/Sheet'
 import { isTyping } from '@/ui/isTyping'
+import { useSize } from '@/ui/useSize'
 import { words } from '@/words'
 import { Archived } from './Archived'
 import { found, grouped, ORDERS, type Order } from './found'
@@ -20,6 +21,12 @@ const MOST_NAMED = 120
 /** So many at first, and as many more whenever the end comes into sight. */
 const AT_ONCE = 48
 
+/** A card is at least so wide, and so far from the next, in pixels. */
+const CARD = 248
+const APART = 20
+
+const columnsIn = (width: number) => Math.max(1, Math.floor((width + APART) / (CARD + APART)))
+
 /** Every design by its own drawing, to be found, sorted, grouped and put away; the way in for new ones. */
 export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   const navigate = useNavigate()
@@ -32,6 +39,7 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   const [asked, setAsked] = useState('')
   const [order, setOrder] = useState<Order>('latest')
   const search = useRef<HTMLInputElement>(null)
+  const [across, { width }] = useSize<HTMLDivElement>()
 
   const attempt = useCallback(async (work: () => Promise<void>) => {
     setTrouble(null)
@@ -199,14 +207,17 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
             </button>
           </p>
         )}
-        <Sections
-          key={`${askedNow} ${order}`}
-          sections={sections}
-          onRename={rename}
-          onGroup={group}
-          onCopy={copy}
-          onTakeOff={takeOff}
-        />
+        <div ref={across}>
+          <Sections
+            key={`${askedNow} ${order}`}
+            sections={sections}
+            columns={columnsIn(width)}
+            onRename={rename}
+            onGroup={group}
+            onCopy={copy}
+            onTakeOff={takeOff}
+          />
+        </div>
       </main>
       <Sheet title={words('shelf.new-design')} isOpen={isStarting} onOpenChange={setStarting} isWide>
         {trouble && <ErrorNote>{trouble}</ErrorNote>}
@@ -229,8 +240,13 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
 
 type Acts = Omit<Parameters<typeof ShelfCardView>[0], 'card'>
 
-/** Group after group; more of them as the maker comes to the end of what is shown. */
-function Sections({ sections, ...acts }: Acts & { sections: ReturnType<typeof grouped> }) {
+interface SectionsProps extends Acts {
+  sections: ReturnType<typeof grouped>
+  columns: number
+}
+
+/** Group after group, small ones beside each other; more as the maker comes to the end of what is shown. */
+function Sections({ sections, columns, ...acts }: SectionsProps) {
   const [shown, setShown] = useState(AT_ONCE)
   const end = useRef<HTMLDivElement>(null)
   const total = sections.reduce((sum, { cards }) => sum + cards.length, 0)
@@ -246,25 +262,27 @@ function Sections({ sections, ...acts }: Acts & { sections: ReturnType<typeof gr
   }, [shown, total])
   return (
     <>
-      {firstOf(sections, shown).map(({ group, cards, all }) => {
-        const some = cards
-        if (some.length === 0) return null
-        return (
-          <section key={group} className="mb-7" aria-label={group || words('shelf.no-group')}>
-            {(group !== '' || sections.length > 1) && (
-              <h2 className="mb-2 text-lg">
-                {group || words('shelf.no-group')}{' '}
-                <span className="font-sans text-base font-normal text-soft">{all}</span>
-              </h2>
-            )}
-            <ul className="grid grid-cols-[repeat(auto-fill,minmax(15.5rem,1fr))] gap-5">
-              {some.map((card) => (
-                <ShelfCardView key={card.id} card={card} {...acts} />
-              ))}
-            </ul>
-          </section>
-        )
-      })}
+      <div className="grid gap-x-5 gap-y-7 pb-7" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
+        {firstOf(sections, shown).map(({ group, cards, all }) => {
+          if (cards.length === 0) return null
+          const span = Math.min(all, columns)
+          return (
+            <section key={group} style={{ gridColumn: `span ${span}` }} aria-label={group || words('shelf.no-group')}>
+              {(group !== '' || sections.length > 1) && (
+                <h2 className="mb-2 truncate text-lg">
+                  {group || words('shelf.no-group')}{' '}
+                  <span className="font-sans text-base font-normal text-soft">{all}</span>
+                </h2>
+              )}
+              <ul className="grid gap-5" style={{ gridTemplateColumns: `repeat(${span}, minmax(0, 1fr))` }}>
+                {cards.map((card) => (
+                  <ShelfCardView key={card.id} card={card} {...acts} />
+                ))}
+              </ul>
+            </section>
+          )
+        })}
+      </div>
       <div ref={end} />
     </>
   )

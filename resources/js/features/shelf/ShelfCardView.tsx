@@ -37,12 +37,10 @@ export const ShelfCardView = memo(function ShelfCardView({
         </span>
         <span className="block px-4 pt-3 pb-4 pr-12">
           <span className="block font-serif text-[1.12rem] leading-snug font-semibold">{card.name}</span>
-          <span className="block text-soft">
-            {words(`make.${card.summary.make}.noun`)} ·{' '}
-            <span className="whitespace-nowrap">
-              <Figure text={card.summary.holds.text.width} unit={false} /> ×{' '}
-              <Figure text={card.summary.holds.text.height} />
-            </span>
+          <span className="block text-soft">{words(`make.${card.summary.make}.noun`)}</span>
+          <span className="block whitespace-nowrap text-soft">
+            <Figure text={card.summary.holds.text.width} unit={false} /> ×{' '}
+            <Figure text={card.summary.holds.text.height} />
           </span>
           {!card.summary.fits && (
             <span className="mt-1 flex items-center gap-1.5 text-[0.95rem] font-semibold text-warn">
