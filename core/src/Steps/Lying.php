@@ -40,15 +40,14 @@ final readonly class Lying
     public static function of(Design $design): array
     {
         $lyings = [];
-        $done = [];
+        [$done, $turns] = [[], []];
         foreach ($design->steps as $step) {
             // A step about a numbered piece's like: any of them lies the same.
             $piece = $design->piece($step->piece) ?? $design->pieces[0];
             $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
-            $lyings[] = new self(
-                $measure === null || $measure->kind === MeasureKind::Cut ? 0 : self::turn($measure),
-                $measure === null ? null : self::line($piece, $measure), $done[$piece->id] ?? [],
-            );
+            // What is laid in to look is laid on the sheet as it lies.
+            $turns[$piece->id] = $step->do === Deed::TryFit ? $turns[$piece->id] ?? 0 : ($measure === null ? 0 : self::turn($measure));
+            $lyings[] = new self($turns[$piece->id], $measure === null ? null : self::line($piece, $measure), $done[$piece->id] ?? []);
             $done[$piece->id] = [...($done[$piece->id] ?? []), ...$step->measures];
         }
 

@@ -66,6 +66,19 @@ final class LyingTest extends TestCase
         self::assertSame($hasScores !== [], $scores > 0);
     }
 
+    public function test_what_is_laid_in_to_look_turns_no_sheet(): void
+    {
+        foreach ([['make' => 'diagonal-envelope'], ['make' => 'deep-envelope'], ['make' => 'diagonal-envelope', 'options' => ['method' => 'score-board']]] as $spec) {
+            $design = Sizing::ofEverything()->size($spec + ['holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1/4 in']]);
+            $lyings = Lying::of($design);
+            $looks = array_keys(array_filter($design->steps, fn ($step) => $step->do === Deed::TryFit));
+            self::assertNotSame([], $looks);
+            foreach ($looks as $i) {
+                self::assertSame($lyings[$i - 1]->turn, $lyings[$i]->turn);
+            }
+        }
+    }
+
     /** @param array<string, mixed> $options */
     #[DataProvider('makes')]
     public function test_by_tool_is_the_same_work_with_each_setting_once(string $make, array $options): void

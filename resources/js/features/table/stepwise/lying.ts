@@ -50,19 +50,16 @@ export function onTool(
   }
 }
 
-/** How far the sheet is turned since the step before on the same piece, as quarters of a turn clockwise; null for another piece. */
+/**
+ * How far the sheet is turned since the step before, as quarters of a turn clockwise; null where it is another piece, or only
+ * now cut.
+ */
 export function turnedSince(
   steps: Array<Pick<Step, 'piece' | 'lying' | 'do'>>,
   order: number[],
   place: number,
 ): number | null {
-  const step = steps[order[place] ?? -1]
-  for (let before = place - 1; before >= 0 && step; before--) {
-    const earlier = steps[order[before] ?? -1]
-    if (!earlier || earlier.piece !== step.piece) return null
-    if (earlier.do === 'score' || earlier.do === 'punch')
-      return (((step.lying.turn - earlier.lying.turn) / 90 + 8) % 4) | 0
-    if (earlier.do === 'cut') return null
-  }
-  return null
+  const [step, earlier] = [steps[order[place] ?? -1], steps[order[place - 1] ?? -1]]
+  if (!step || !earlier || earlier.piece !== step.piece || earlier.do === 'cut') return null
+  return (((step.lying.turn - earlier.lying.turn) / 90 + 8) % 4) | 0
 }
