@@ -190,7 +190,6 @@ final readonly class Handout
     private function says(WorkStep $step, Piece $piece, Design $design): string
     {
         $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
-        $own = "step.{$step->do->value}.".($measure->axis->value ?? '');
         $words = LengthFormatter::for($design->request->system);
         $slots = ['{faces}' => e($this->words->listed($this->faceNames($step->faces)))];
         if ($step->do === Deed::Cut) {
@@ -201,7 +200,10 @@ final readonly class Handout
             $slots += ['{at}' => '<b>'.self::figure($words->text($measure->at)).'</b>', '{from}' => e($this->from($measure->from, $measure->axis->value))];
         }
 
-        return strtr(e($this->words->sentence($this->words->has($own) ? $own : "step.{$step->do->value}")), $slots);
+        $keys = array_map(fn (string $own) => "step.{$step->do->value}.$own", [$measure->axis->value ?? '', $step->piece]);
+        $own = array_values(array_filter($keys, $this->words->has(...)));
+
+        return strtr(e($this->words->sentence($own[0] ?? "step.{$step->do->value}")), $slots);
     }
 
     /** What the same step is set to in the other system, and from where, if that is another end. */

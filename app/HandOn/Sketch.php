@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\HandOn;
 
 use Gimbo\Core\Crease\Assignment;
+use Gimbo\Core\Crease\Edge;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\StillWriter;
@@ -58,16 +59,19 @@ final class Sketch
         $line = max($wide, $high) * self::STROKE_SHARE;
 
         $shapes = '';
-        if (in_array($step->do, [Deed::Cut, Deed::Score, Deed::Punch, Deed::Mark, Deed::TryFit], true)) {
+        if ($lying->isWhole) {
             $shapes .= self::ring(array_map(fn (array $p): array => [$p[0] - $left, $p[1] - $top], $corners), $step->do === Deed::Cut ? self::LIT : self::PAPER, $step->do === Deed::Cut ? self::NOW : self::INK, $line);
             $shapes .= self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases, $lying->done)), $at, $line, self::SOFT);
             $shapes .= $lying->line === null ? self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases ?? [], $step->measures)), $at, $line * 1.8, self::NOW)
                 : self::line($at($lying->line[0]), $at($lying->line[1]), self::NOW, $line * 1.8);
         } else {
             foreach ($piece->pattern->faces as $face) {
-                $shapes .= self::ring(array_map(fn (int $v) => $at($piece->pattern->vertices[$v]), $face->vertices), in_array($face->name, $step->faces, true) ? self::LIT : self::PAPER, self::INK, $line);
+                $shapes .= self::ring(array_map(fn (int $v) => $at($piece->pattern->vertices[$v]), $face->vertices), in_array($face->name, $step->faces, true) ? self::LIT : self::PAPER, 'none', 0.0);
             }
-            $shapes .= self::creases($piece, null, $at, $line, null);
+            $shapes .= self::edges($piece, [Assignment::Boundary, Assignment::Cut], $at, $line).self::creases($piece, null, $at, $line, null);
+        }
+        if ($step->do === Deed::TryFit && $piece->contents !== null) {
+            $shapes .= self::ring(array_map($at, $piece->contents->points), self::LIT, self::NOW, $line);
         }
 
         return self::svg($wide, $high, $shapes, $line);
@@ -92,6 +96,17 @@ final class Sketch
         }
 
         return $lines;
+    }
+
+    /**
+     * @param list<Assignment> $kinds
+     * @param callable(Point): array{float, float} $at
+     */
+    private static function edges(Piece $piece, array $kinds, callable $at, float $width): string
+    {
+        $edges = array_filter($piece->pattern->edges, fn (Edge $edge) => in_array($edge->assignment, $kinds, true));
+
+        return implode('', array_map(fn (Edge $edge) => self::line($at($piece->pattern->vertices[$edge->from]), $at($piece->pattern->vertices[$edge->to]), self::INK, $width), $edges));
     }
 
     /** @param list<array{float, float}> $ring */

@@ -177,7 +177,7 @@ final readonly class DesignWriter
             'faces' => $step->faces,
             'onto' => $step->onto,
             'advice' => $step->advice,
-            'lying' => ['turn' => $lying->turn, 'line' => $lying->line === null ? null : array_map($point, $lying->line), 'done' => $lying->done],
+            'lying' => ['turn' => $lying->turn, 'isWhole' => $lying->isWhole, 'line' => $lying->line === null ? null : array_map($point, $lying->line), 'done' => $lying->done],
         ];
     }
 

@@ -27,12 +27,16 @@ final readonly class Lying
     /** The edge that such a turn brings to the top, in the order the sheet is turned at the punch board. */
     private const SIDE_UP = [1 => 0, 2 => 90, 3 => 180, 4 => -90];
 
+    /** As long as nothing else is done, a sheet is still the whole rectangle it was cut to. */
+    private const WHOLE_AFTER = [Deed::Cut, Deed::Score, Deed::Punch, Deed::Mark, Deed::TryFit];
+
     /**
      * @param int $turn degrees clockwise, from -135 to 180
+     * @param bool $isWhole whether the sheet is drawn as the rectangle it was cut to, or with its own edge
      * @param array{Point, Point}|null $line on the flat sheet, where one is scored
      * @param list<int> $done measures of the piece that were set in steps before
      */
-    private function __construct(public int $turn, public ?array $line, public array $done)
+    private function __construct(public int $turn, public bool $isWhole, public ?array $line, public array $done)
     {
     }
 
@@ -40,14 +44,15 @@ final readonly class Lying
     public static function of(Design $design): array
     {
         $lyings = [];
-        [$done, $turns] = [[], []];
+        [$done, $turns, $whole] = [[], [], []];
         foreach ($design->steps as $step) {
             // A step about a numbered piece's like: any of them lies the same.
             $piece = $design->piece($step->piece) ?? $design->pieces[0];
             $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
             // What is laid in to look is laid on the sheet as it lies.
             $turns[$piece->id] = $step->do === Deed::TryFit ? $turns[$piece->id] ?? 0 : ($measure === null ? 0 : self::turn($measure));
-            $lyings[] = new self($turns[$piece->id], $measure === null ? null : self::line($piece, $measure), $done[$piece->id] ?? []);
+            $whole[$piece->id] = ($whole[$piece->id] ?? true) && in_array($step->do, self::WHOLE_AFTER, true);
+            $lyings[] = new self($turns[$piece->id], $whole[$piece->id], $measure === null ? null : self::line($piece, $measure), $done[$piece->id] ?? []);
             $done[$piece->id] = [...($done[$piece->id] ?? []), ...$step->measures];
         }
 

@@ -66,6 +66,18 @@ final class LyingTest extends TestCase
         self::assertSame($hasScores !== [], $scores > 0);
     }
 
+    public function test_a_sheet_is_whole_until_something_is_cut_out_of_it(): void
+    {
+        $design = Sizing::ofEverything()->size(['make' => 'straight-envelope', 'holds' => ['width' => '6 3/4 in', 'height' => '3 3/4 in', 'thickness' => '1 mm']]);
+        $whole = array_map(fn (Lying $lying) => $lying->isWhole, Lying::of($design));
+        $deeds = array_map(fn ($step) => $step->do, $design->steps);
+        $first = array_search(Deed::CutOut, $deeds, true);
+        self::assertIsInt($first);
+        self::assertSame([Deed::TryFit], array_values(array_filter(array_slice($deeds, 0, $first), fn (Deed $deed) => ! in_array($deed, [Deed::Cut, Deed::Score], true))));
+        self::assertContains(Deed::TryFit, array_slice($deeds, $first));
+        self::assertSame([...array_fill(0, $first, true), ...array_fill(0, count($deeds) - $first, false)], $whole);
+    }
+
     public function test_what_is_laid_in_to_look_turns_no_sheet(): void
     {
         foreach ([['make' => 'diagonal-envelope'], ['make' => 'deep-envelope'], ['make' => 'diagonal-envelope', 'options' => ['method' => 'score-board']]] as $spec) {

@@ -153,9 +153,12 @@ final readonly class TrayAndLid implements Make
         return [
             ...GridWork::cutAndScore($tray),
             ...GridWork::cutAndScore($lid),
-            ...$trayWall->steps($tray, ['square-it-round-the-contents']),
-            new WorkStep(Deed::TryFit, $lid->id, advice: ['try-the-lid-before-gluing']),
-            ...$lidWall->steps($lid, ['decorate-flat']),
+            ...$trayWall->cutAndFold($tray),
+            ...$trayWall->glue($tray, 'square-it-round-the-contents'),
+            ...$lidWall->cutAndFold($lid, ['decorate-flat']),
+            // Round the real tray, before glue makes it too late.
+            new WorkStep(Deed::TryFit, $lid->id, advice: $lidWall->whenTooTight()),
+            ...$lidWall->glue($lid, 'square-it-round-the-tray'),
             new WorkStep(Deed::Fill, $tray->id),
             new WorkStep(Deed::Close, $lid->id),
         ];

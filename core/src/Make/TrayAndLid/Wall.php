@@ -36,6 +36,8 @@ final readonly class Wall
     /** A wedge out of each corner tab keeps the corner from bulging. */
     private const WEDGE_MM = 3.0;
 
+    private const TABS = ['bottom-left-tab', 'bottom-right-tab', 'top-left-tab', 'top-right-tab'];
+
     private function __construct(private bool $isDoubled)
     {
     }
@@ -72,24 +74,47 @@ final readonly class Wall
     }
 
     /**
-     * @param list<string> $advice for the gluing
+     * From the scored sheet to walls that stand, nothing glued yet.
+     *
+     * @param list<string> $advice for the flat sheet
      * @return list<WorkStep>
      */
-    public function steps(Piece $piece, array $advice): array
+    public function cutAndFold(Piece $piece, array $advice = []): array
     {
         $trims = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Trim));
-        $walls = ['left-wall', 'right-wall', 'bottom-wall', 'top-wall'];
 
         return [
             ...($trims === [] ? [] : [
                 new WorkStep(Deed::Trim, $piece->id, with: ToolKind::Trimmer, measures: $trims, advice: ['hems-shorter-than-walls']),
                 new WorkStep(Deed::CutOut, $piece->id, faces: ['base'], advice: ['a-hair-inside-the-score']),
             ]),
-            new WorkStep(Deed::Slit, $piece->id, faces: ['bottom-left-tab', 'bottom-right-tab', 'top-left-tab', 'top-right-tab'], advice: ['a-wedge-out-of-each-tab']),
-            new WorkStep(Deed::Fold, $piece->id, faces: $walls, onto: 'base'),
-            new WorkStep(Deed::Glue, $piece->id, faces: ['bottom-left-tab', 'bottom-right-tab', 'top-left-tab', 'top-right-tab'], onto: 'bottom-wall', advice: $advice),
+            new WorkStep(Deed::Slit, $piece->id, faces: self::TABS, advice: ['a-wedge-out-of-each-tab', ...$advice]),
+            new WorkStep(Deed::Fold, $piece->id, faces: ['left-wall', 'right-wall', 'bottom-wall', 'top-wall'], onto: 'base'),
+        ];
+    }
+
+    /**
+     * The corners first, then the hems.
+     *
+     * @param string $advice for the corners
+     * @return list<WorkStep>
+     */
+    public function glue(Piece $piece, string $advice): array
+    {
+        return [
+            new WorkStep(Deed::Glue, $piece->id, faces: self::TABS, onto: 'bottom-wall', advice: [$advice]),
             ...($this->isDoubled ? [new WorkStep(Deed::Glue, $piece->id, faces: ['left-hem', 'right-hem', 'bottom-hem', 'top-hem'], onto: 'left-wall')] : []),
         ];
+    }
+
+    /**
+     * What would save a lid that is too tight.
+     *
+     * @return list<string> codes of advice
+     */
+    public function whenTooTight(): array
+    {
+        return $this->isDoubled ? ['too-tight-take-the-hems-off'] : [];
     }
 
     /** A hem is shorter than its wall by the paper and a little, so that it lies flat; never all of it. */

@@ -13,7 +13,7 @@ const step = (some: Partial<Step>): Step => ({
   faces: [],
   onto: null,
   advice: [],
-  lying: { turn: 0, line: null, done: [] },
+  lying: { turn: 0, isWhole: true, line: null, done: [] },
   ...some,
 })
 

@@ -59,7 +59,8 @@ function faceNames(faces: string[]): string[] {
 /** One step as a sentence, its figure typeset. */
 export function StepWords({ step, piece }: { step: Step; piece: Piece | undefined }) {
   const measure = piece?.measures[step.measures[0] ?? -1]
-  const key = [`step.${step.do}.${measure?.axis ?? ''}`, `step.${step.do}`].find(hasWords) ?? `step.${step.do}`
+  const own = [measure?.axis ?? '', step.piece].map((part) => `step.${step.do}.${part}`)
+  const key = own.find(hasWords) ?? `step.${step.do}`
   const turn = step.quarterTurns > 0 ? `${words(`turn.${step.quarterTurns}`)} ` : ''
   return (
     <span>

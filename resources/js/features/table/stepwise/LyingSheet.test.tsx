@@ -42,15 +42,15 @@ const piece = {
   },
 } as unknown as Piece
 
-const step = (what: string, measures: number[], done: number[], faces: string[] = [], turn = 0) =>
-  ({ do: what, piece: 'card', measures, faces, lying: { turn, line: null, done } }) as unknown as Step
+const step = (what: string, isWhole: boolean, measures: number[], done: number[], faces: string[] = [], turn = 0) =>
+  ({ do: what, piece: 'card', measures, faces, lying: { turn, isWhole, line: null, done } }) as unknown as Step
 
 const steps = [
-  step('cut', [0], []),
-  step('score', [1], [0], [], 90),
-  step('try-fit', [], [0, 1], [], 90),
-  step('cut-out', [], [0, 1], ['front']),
-  step('try-fit', [], [0, 1]),
+  step('cut', true, [0], []),
+  step('score', true, [1], [0], [], 90),
+  step('try-fit', true, [], [0, 1], [], 90),
+  step('cut-out', false, [], [0, 1], ['front']),
+  step('try-fit', false, [], [0, 1]),
 ]
 
 function drawn(at: number) {
@@ -72,7 +72,7 @@ function drawn(at: number) {
 }
 
 describe('LyingSheet', () => {
-  it('is the whole rectangle until something is cut out of it, with what is scored now in full', () => {
+  it('is the whole rectangle, with what is scored now in full', () => {
     expect(drawn(1)).toEqual({ faces: 1, lit: 0, edges: 0, creases: 0, now: 1, held: 0 })
   })
 
@@ -80,7 +80,7 @@ describe('LyingSheet', () => {
     expect(drawn(2)).toEqual({ faces: 1, lit: 0, edges: 0, creases: 1, now: 0, held: 1 })
   })
 
-  it('has its own edge once it is cut, and keeps it', () => {
+  it('has its own edge once something is cut out of it', () => {
     expect(drawn(3)).toEqual({ faces: 2, lit: 1, edges: 6, creases: 1, now: 0, held: 0 })
     expect(drawn(4)).toEqual({ faces: 2, lit: 0, edges: 6, creases: 1, now: 0, held: 1 })
   })

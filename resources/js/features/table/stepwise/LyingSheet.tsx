@@ -2,9 +2,6 @@ import type { Piece, Sized, Step } from '@/api/client'
 import { path, type XY } from '../drawing/geometry'
 import type { OnTool } from './lying'
 
-/** As long as nothing else is done, the sheet is still the whole rectangle it was cut to. */
-const BEFORE_CUTTING = ['cut', 'score', 'punch', 'mark', 'try-fit']
-
 const FOLDING = ['fold', 'glue', 'close', 'fill']
 
 const asLine = (points: Piece['contents'], lies: OnTool) => path((points as unknown as XY[]).map(lies.at))
@@ -18,8 +15,7 @@ interface LyingSheetProps {
 
 /** The sheet as it is at this step: its edge, what was scored before in grey, what is done now in full. */
 export function LyingSheet({ design, piece, step, lies }: LyingSheetProps) {
-  const soFar = design.steps.slice(0, design.steps.indexOf(step) + 1).filter((one) => one.piece === step.piece)
-  const isWhole = soFar.every((one) => BEFORE_CUTTING.includes(one.do))
+  const { isWhole } = step.lying
   const edgesOf = (measures: readonly number[]) => new Set(measures.flatMap((m) => piece.measures[m]?.edges ?? []))
   const readings = design.steps.filter(
     (one) => one.piece === step.piece && one.lying.line && one.measures.some((m) => step.lying.done.includes(m)),
