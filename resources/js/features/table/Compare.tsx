@@ -11,7 +11,7 @@ import { compared, type ComparedRow } from './compared'
 import { openDraftBook, type DraftBook } from './draftBook'
 import { Board } from './drawing/Board'
 import { commonScale } from './drawing/layout'
-import { Sentence } from './Sentence'
+import { Sentence } from './sentence/Sentence'
 
 const MOST = 3
 const NOTHING = { piece: '', measures: [] }

@@ -3,17 +3,13 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { api, problemsOf, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
-import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
 import { isTyping } from '@/ui/isTyping'
-import { pieceName } from '@/ui/pieceName'
-import { StepWords } from '../Steps'
 import { turnedSince } from './lying'
-import { MissedHelp } from './MissedHelp'
+import { StepText } from './StepText'
 import { ToolPicture } from './ToolPicture'
+import { usePlace, type Order } from './usePlace'
 import { useWakeLock } from './useWakeLock'
-
-const BIG = ['score', 'punch', 'trim', 'mark', 'slant']
 
 /** The work at the table: one step at a time, legible from a metre, kept where it is when the tablet sleeps. */
 export function Work({ designId }: { designId: string }) {
@@ -43,36 +39,11 @@ export function Work({ designId }: { designId: string }) {
   return view && <Steps view={view} />
 }
 
-type Order = 'by-piece' | 'by-tool'
-
-interface Place {
-  /** The design as it was: after a change the steps are others. */
-  revision: number
-  order: Order
-  place: number
-}
-
-function usePlace(view: DesignView): [Place, (place: Partial<Place>) => void] {
-  const key = `gimbo.work.${view.id}`
-  const [place, setPlace] = useState<Place>(() => {
-    try {
-      const kept = JSON.parse(localStorage.getItem(key) ?? '') as Place
-      if (kept.revision === view.revision && Number.isInteger(kept.place)) return kept
-    } catch {
-      // Nothing kept, or nothing that can be read: from the beginning.
-    }
-    return { revision: view.revision, order: 'by-piece', place: 0 }
-  })
-  useEffect(() => localStorage.setItem(key, JSON.stringify(place)), [key, place])
-  return [place, (change) => setPlace((now) => ({ ...now, ...change }))]
-}
-
 function Steps({ view }: { view: DesignView }) {
   const { design } = view
   const [{ order, place: kept }, put] = usePlace(view)
   const indexes = order === 'by-tool' ? design.byTool : design.steps.map((_, i) => i)
   const last = indexes.length - 1
-  const [missedAt, setMissed] = useState<number | null>(null)
   const place = Math.max(0, Math.min(kept, last))
   const step = design.steps[indexes[place] ?? 0]
   const piece = design.pieces.find((one) => one.id === step?.piece) ?? design.pieces[0]
@@ -99,117 +70,28 @@ function Steps({ view }: { view: DesignView }) {
     return () => window.removeEventListener('keydown', onKey)
   })
   if (!step || !piece) return null
-  const measure = piece.measures[step.measures[0] ?? -1]
-  const canBeMissed = measure !== undefined && ['cut', 'score', 'punch'].includes(step.do)
-  const isMissed = missedAt === place
-  const since = turnedSince(design.steps, indexes, place)
-  const turn = since === null ? '' : since > 0 ? words(`turn.${since}`) : ''
-  const isAtFence = (step.do === 'score' || step.do === 'punch') && measure
   return (
     <div className="flex h-full flex-col bg-panel">
-      <header className="px-5 pt-2">
-        <div className="flex items-center gap-4">
-          <Link to={`/designs/${view.id}`} className="quiet-button" aria-label={words('work.leave')}>
-            <X aria-hidden="true" className="size-6" />
-          </Link>
-          <h1 className="truncate text-xl">{view.name}</h1>
-          <span className="flex-1" />
-          {design.pieces.length > 1 && (
-            <div role="group" aria-label={words('work.order')} className="flex gap-1">
-              {(['by-piece', 'by-tool'] as const).map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  className="choice-button"
-                  aria-pressed={order === one}
-                  onClick={() => {
-                    const now = indexes[place] ?? 0
-                    const to = one === 'by-tool' ? design.byTool.indexOf(now) : now
-                    put({ order: one, place: Math.max(0, to) })
-                  }}
-                >
-                  {words(`work.${one}`)}
-                </button>
-              ))}
-            </div>
-          )}
-          <span className="text-xl tabular-nums" role="status">
-            {words('work.place', { place: place + 1, of: last + 1 })}
-          </span>
-        </div>
-        <div
-          className="mt-2 h-2 rounded-full bg-line"
-          role="progressbar"
-          aria-label={words('work.progress')}
-          aria-valuemin={1}
-          aria-valuemax={last + 1}
-          aria-valuenow={place + 1}
-        >
-          <div className="h-full rounded-full bg-live" style={{ width: `${(100 * (place + 1)) / (last + 1)}%` }} />
-        </div>
-      </header>
+      <WorkHeader
+        view={view}
+        order={order}
+        place={place}
+        of={last + 1}
+        onOrder={(to) => {
+          const now = indexes[place] ?? 0
+          put({ order: to, place: Math.max(0, to === 'by-tool' ? design.byTool.indexOf(now) : now) })
+        }}
+      />
       <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-8 px-8 py-5">
         <ToolPicture design={design} piece={piece} step={step} />
         <section className="flex min-h-0 flex-col overflow-y-auto" aria-live="polite">
-          {design.pieces.length > 1 && (
-            <p className="mb-3 text-2xl">
-              <strong className="font-serif">{pieceName({ id: piece.id, count: 1 })}</strong>
-              {piece.count > 1 && <span className="ml-3 text-live">{words('work.times', { count: piece.count })}</span>}
-            </p>
-          )}
-          {turn !== '' && <p className="mb-2 text-3xl leading-tight text-live">{turn}</p>}
-          {isAtFence && (
-            <p className="mb-2 text-2xl leading-tight text-soft">
-              {words(`work.lies.${step.do}.${lying(step, measure)}`)}
-            </p>
-          )}
-          <p className="text-[2.1rem] leading-tight">
-            <StepWords step={{ ...step, quarterTurns: 0 }} piece={piece} />
-          </p>
-          {measure && BIG.includes(step.do) && !isMissed && (
-            <p className="mt-5 text-[6.5rem] leading-none font-semibold text-live" data-figure>
-              <Figure text={measure.text} />
-            </p>
-          )}
-          {step.do === 'cut' && !isMissed && (
-            <p
-              className="mt-5 text-[min(4.6rem,5.2vw)] leading-none font-semibold whitespace-nowrap text-live"
-              data-figure
-            >
-              <Figure text={piece.sheet.text.width} unit={false} /> × <Figure text={piece.sheet.text.height} />
-            </p>
-          )}
-          {step.do === 'cut' && (
-            <p className="mt-5 text-2xl leading-snug text-soft">
-              {words('work.pencil', { piece: pieceName({ id: piece.id, count: 1 }), name: view.name })}
-            </p>
-          )}
-          {measure && measure.standoff > 0 && step.do === 'score' && (
-            <p className="mt-4 text-xl leading-snug text-soft">{words('work.standoff')}</p>
-          )}
-          {step.advice.map((advice) => (
-            <p key={advice} className="mt-4 text-2xl leading-snug text-soft">
-              {words(`advice.${advice}`)}
-            </p>
-          ))}
-          {canBeMissed &&
-            (isMissed ? (
-              <MissedHelp
-                key={`${piece.id} ${step.measures[0]}`}
-                designId={view.id}
-                piece={piece}
-                measures={step.measures}
-                onDone={() => setMissed(null)}
-              />
-            ) : (
-              <button
-                type="button"
-                className="quiet-button mt-3 -ml-3 self-start text-lg text-live"
-                onClick={() => setMissed(place)}
-              >
-                {words('missed.ask')}
-              </button>
-            ))}
+          <StepText
+            key={indexes[place]}
+            view={view}
+            piece={piece}
+            step={step}
+            turned={turnedSince(design.steps, indexes, place) ?? 0}
+          />
         </section>
       </main>
       <nav aria-label={words('work.steps')} className="grid grid-cols-2 gap-3 p-3">
@@ -232,7 +114,53 @@ function Steps({ view }: { view: DesignView }) {
   )
 }
 
-/** Which end of the sheet lies where: the edge or the corner at the fence, or the side at the punch. */
-function lying(step: DesignView['design']['steps'][number], measure: { from: string; side: number | null }): string {
-  return step.do === 'punch' ? `${measure.side ?? 1}` : measure.from
+interface WorkHeaderProps {
+  view: DesignView
+  order: Order
+  place: number
+  of: number
+  onOrder: (order: Order) => void
+}
+
+/** What is made, in which order, and how far she is. */
+function WorkHeader({ view, order, place, of, onOrder }: WorkHeaderProps) {
+  return (
+    <header className="px-5 pt-2">
+      <div className="flex items-center gap-4">
+        <Link to={`/designs/${view.id}`} className="quiet-button" aria-label={words('work.leave')}>
+          <X aria-hidden="true" className="size-6" />
+        </Link>
+        <h1 className="truncate text-xl">{view.name}</h1>
+        <span className="flex-1" />
+        {view.design.pieces.length > 1 && (
+          <div role="group" aria-label={words('work.order')} className="flex gap-1">
+            {(['by-piece', 'by-tool'] as const).map((one) => (
+              <button
+                key={one}
+                type="button"
+                className="choice-button"
+                aria-pressed={order === one}
+                onClick={() => onOrder(one)}
+              >
+                {words(`work.${one}`)}
+              </button>
+            ))}
+          </div>
+        )}
+        <span className="text-xl tabular-nums" role="status">
+          {words('work.place', { place: place + 1, of })}
+        </span>
+      </div>
+      <div
+        className="mt-2 h-2 rounded-full bg-line"
+        role="progressbar"
+        aria-label={words('work.progress')}
+        aria-valuemin={1}
+        aria-valuemax={of}
+        aria-valuenow={place + 1}
+      >
+        <div className="h-full rounded-full bg-live" style={{ width: `${(100 * (place + 1)) / of}%` }} />
+      </div>
+    </header>
+  )
 }

@@ -1,0 +1,69 @@
+import type { DesignView } from '@/api/client'
+import { Figure } from '@/ui/Figure'
+import { Still } from '@/ui/Still'
+import { words } from '@/words'
+import { PieceTabs } from './PieceTabs'
+import type { Shown } from './useShown'
+
+/** Thinner than this, nobody asks how thick it is. */
+const THICK_MM = 6
+
+/** Flat or folding, which piece, and how large the finished thing is. */
+export function ViewBar({ view, shown }: { view: DesignView; shown: Shown }) {
+  const { design } = view
+  const isSeveral = design.pieces.length > 1
+  return (
+    <div className="mb-1 flex flex-wrap items-start gap-x-4 gap-y-1">
+      <div role="group" aria-label={words('view.label')} className="flex gap-1">
+        {(['sheet', 'fold'] as const).map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="choice-button"
+            aria-pressed={shown.isFold === (one === 'fold')}
+            onClick={() => shown.set('view', one === 'fold' ? 'fold' : null)}
+          >
+            {words(`view.${one}`)}
+          </button>
+        ))}
+      </div>
+      {isSeveral && (
+        <PieceTabs pieces={design.pieces} now={shown.chosen} onChoose={(id) => shown.set('piece', id ?? 'all')} />
+      )}
+      {isSeveral && !shown.isFold && shown.chosen === null && (
+        <button
+          type="button"
+          className="quiet-button text-soft"
+          onClick={() => shown.set('scale', shown.isToOneScale ? 'each' : null)}
+        >
+          {words(shown.isToOneScale ? 'pieces.one-scale' : 'pieces.each-fitted')}
+        </button>
+      )}
+      <figure className="ml-auto flex items-center gap-3">
+        {!shown.isFold && (
+          <button
+            type="button"
+            className="h-13 w-20 cursor-pointer rounded-lg hover:bg-panel"
+            aria-label={words('view.to-fold')}
+            onClick={() => shown.set('view', 'fold')}
+          >
+            <Still of={view.picture} />
+          </button>
+        )}
+        <figcaption className="text-[0.95rem] leading-tight text-soft">
+          {words('closed.caption')}
+          <span className="block text-lg whitespace-nowrap text-ink">
+            <Figure text={design.closed.text.width} unit={false} /> ×{' '}
+            <Figure text={design.closed.text.height} unit={design.closed.depth < THICK_MM} />
+            {design.closed.depth >= THICK_MM && (
+              <>
+                {' '}
+                × <Figure text={design.closed.text.depth} />
+              </>
+            )}
+          </span>
+        </figcaption>
+      </figure>
+    </div>
+  )
+}

@@ -1,0 +1,27 @@
+import { useEffect, useState } from 'react'
+import type { DesignView } from '@/api/client'
+
+export type Order = 'by-piece' | 'by-tool'
+
+interface Place {
+  /** The design as it was: after a change the steps are others. */
+  revision: number
+  order: Order
+  place: number
+}
+
+/** Where the maker is in the steps, kept over a reload; from the beginning once the design is another. */
+export function usePlace(view: DesignView): [Place, (place: Partial<Place>) => void] {
+  const key = `gimbo.work.${view.id}`
+  const [place, setPlace] = useState<Place>(() => {
+    try {
+      const kept = JSON.parse(localStorage.getItem(key) ?? '') as Place
+      if (kept.revision === view.revision && Number.isInteger(kept.place)) return kept
+    } catch {
+      // Nothing kept, or nothing that can be read: from the beginning.
+    }
+    return { revision: view.revision, order: 'by-piece', place: 0 }
+  })
+  useEffect(() => localStorage.setItem(key, JSON.stringify(place)), [key, place])
+  return [place, (change) => setPlace((now) => ({ ...now, ...change }))]
+}
