@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openNew } from './gimbo'
+import { kept, openNew } from './gimbo'
 
 interface Answer {
   design: {
@@ -138,4 +138,41 @@ test('a figure set wrong: what no longer holds, what would save it, and nothing 
   await help.getByRole('button', { name: 'Put away' }).click()
   await page.keyboard.press('PageDown')
   await expect(place).toHaveAttribute('aria-valuenow', '3')
+})
+
+test('a slanted cut: what lies on the rail, and the corner as far off as the ruler says', async ({ page }) => {
+  const id = await openNew(page, {
+    make: 'slant-gate-card',
+    holds: { width: '4 1/4 in', height: '5 1/2 in' },
+    options: { flap: '3 3/8 in' },
+  })
+  await page.goto(`/designs/${id}/work`)
+  await expect(page.getByRole('status')).toHaveText('1 of 8')
+  const figure = page.locator('[data-figure] .sr-only')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')
+  for (const [corner, reading, onRail] of [
+    ['upper left', '1 1/2 in', 'the score’s upper end'],
+    ['upper right', '1 1/2 in', 'the score’s upper end'],
+    ['lower left', '1 in', 'the flap’s tip'],
+    ['lower right', '1 in', 'the flap’s tip'],
+  ]) {
+    await expect(page.getByText(`${corner} corner`)).toBeVisible()
+    await expect(figure).toHaveText(reading ?? '')
+    await expect(page.getByText(`On the rail: ${onRail}`)).toBeVisible()
+    await page.keyboard.press('PageDown')
+  }
+})
+
+test('corner up: the groove the other corners lie on, and the card laid in before the last score', async ({ page }) => {
+  const id = await openNew(page, { options: { method: 'score-board' }, system: 'metric' })
+  await page.goto(`/designs/${id}/work`)
+  await expect(page.getByRole('status')).toContainText('1 of')
+  await page.keyboard.press('PageDown')
+  const square = (await kept(page, id)) as unknown as { design: { pieces: Array<{ sheet: { width: number } }> } }
+  const half = Math.ceil((square.design.pieces[0]?.sheet.width ?? 0) / Math.SQRT2)
+  await expect(page.getByText(/Score at .* the other corners on the groove at/)).toContainText(`${half} mm`)
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')
+  await expect(page.getByText('Lay it in and look.')).toBeVisible()
+  await expect(page.getByText(/^Turn/)).toHaveCount(0)
+  await expect(page.locator('polygon.stroke-live')).toHaveCount(1)
 })

@@ -6,7 +6,9 @@ namespace App\HandOn;
 
 use App\Draft;
 use App\Words\Words;
+use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\MeasureRow;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Measure\Length;
@@ -197,7 +199,8 @@ final readonly class Handout
             $slots += ['{width}' => "<b>$width</b>", '{height}' => "<b>$height</b>"];
         }
         if ($measure !== null) {
-            $slots += ['{at}' => '<b>'.self::figure($words->text($measure->at)).'</b>', '{from}' => e($this->from($measure->from, $measure->axis->value))];
+            $slots += ['{at}' => '<b>'.self::figure($words->text($measure->at)).'</b>', '{from}' => e($this->from($measure))];
+            $slots += $measure->groove === null ? [] : ['{groove}' => self::figure($words->text($measure->groove))];
         }
 
         $keys = array_map(fn (string $own) => "step.{$step->do->value}.$own", [$measure->axis->value ?? '', $step->piece]);
@@ -218,12 +221,15 @@ final readonly class Handout
         }
 
         return self::figure(LengthFormatter::for($other->request->system)->text($its->at))
-            .($its->from === $measure->from ? '' : '<br><small>'.e($this->from($its->from, $its->axis->value)).'</small>');
+            .($its->from === $measure->from ? '' : '<br><small>'.e($this->from($its)).'</small>');
     }
 
-    private function from(string $from, string $axis): string
+    /** An edge of the sheet, a corner that is cut off, or how the sheet lies at the fence. */
+    private function from(Measure $measure): string
     {
-        return $this->words->sentence(in_array($axis, ['width', 'height'], true) ? "edge.$from" : "from.$from");
+        $where = $measure->rail !== null ? 'corner' : (in_array($measure->axis, [Axis::Width, Axis::Height], true) ? 'edge' : 'from');
+
+        return $this->words->sentence("$where.$measure->from");
     }
 
     /**

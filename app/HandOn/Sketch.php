@@ -62,6 +62,9 @@ final class Sketch
         if ($lying->isWhole) {
             $shapes .= self::ring(array_map(fn (array $p): array => [$p[0] - $left, $p[1] - $top], $corners), $step->do === Deed::Cut ? self::LIT : self::PAPER, $step->do === Deed::Cut ? self::NOW : self::INK, $line);
             $shapes .= self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases, $lying->done)), $at, $line, self::SOFT);
+            foreach (array_filter(array_map(fn (int $m) => $piece->measures[$m]->rail, $lying->done)) as $cut) {
+                $shapes .= self::ring(array_map($at, [$cut->onRail, $cut->end, $cut->corner]), 'none', self::SOFT, $line / 2).self::line($at($cut->onRail), $at($cut->end), self::INK, $line);
+            }
             $shapes .= $lying->line === null ? self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases ?? [], $step->measures)), $at, $line * 1.8, self::NOW)
                 : self::line($at($lying->line[0]), $at($lying->line[1]), self::NOW, $line * 1.8);
         } else {

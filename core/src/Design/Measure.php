@@ -20,6 +20,8 @@ final readonly class Measure
      * @param list<string> $creases the creases it makes, by name
      * @param ?string $setting its name among the piece's settings, where it can be moved by itself: equal names are one setting
      * @param ?int $side which side of the sheet, counted in the order they are turned to the tool
+     * @param ?Length $groove the groove of the board on which the sheet's other two corners lie, where it is scored corner up
+     * @param ?RailLine $rail where a slanted cut runs
      */
     public function __construct(
         public MeasureKind $kind,
@@ -32,6 +34,8 @@ final readonly class Measure
         public ?int $side = null,
         public ?Length $standoff = null,
         public ?string $setting = null,
+        public ?Length $groove = null,
+        public ?RailLine $rail = null,
     ) {
     }
 }

@@ -130,6 +130,7 @@ final readonly class DesignWriter
             'at' => self::mm($measure->at),
             'text' => $this->words->text($measure->at),
             'standoff' => self::mm($measure->standoff ?? Length::zero()),
+            'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->text($measure->groove)],
             'side' => $measure->side,
             'edges' => array_merge(...array_map($piece->pattern->edgesNamed(...), $measure->creases)),
             'madeOf' => $this->madeOf($measure->madeOf),
@@ -177,7 +178,7 @@ final readonly class DesignWriter
             'faces' => $step->faces,
             'onto' => $step->onto,
             'advice' => $step->advice,
-            'lying' => ['turn' => $lying->turn, 'isWhole' => $lying->isWhole, 'line' => $lying->line === null ? null : array_map($point, $lying->line), 'done' => $lying->done],
+            'lying' => ['turn' => round($lying->turn, self::DECIMALS), 'isWhole' => $lying->isWhole, 'line' => $lying->line === null ? null : array_map($point, $lying->line), 'done' => $lying->done],
         ];
     }
 

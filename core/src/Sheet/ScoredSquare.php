@@ -52,8 +52,8 @@ final class ScoredSquare
             $wide->share($across)->and($high->share($across))->and($depth?->share(M_SQRT2) ?? MakeUp::of())
                 ->plus(new Term(TermKind::Seam, $seam->times(2)))->roundedTo($side),
             [
-                ...self::scores(Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT], $wideAt, $deep, self::madeOf($half, $wide, $standoff, $wideAt), $depth, $standoff, 1),
-                ...self::scores(Axis::CrossDiagonal, ['top-right' => Flap::TOP, 'bottom-left' => Flap::BOTTOM], $highAt, $deep, self::madeOf($half, $high, $standoff, $highAt), $depth, $standoff, 3),
+                ...self::scores(Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT], $wideAt, $deep, self::madeOf($half, $wide, $standoff, $wideAt), $depth, $middle, $standoff, 1),
+                ...self::scores(Axis::CrossDiagonal, ['top-right' => Flap::TOP, 'bottom-left' => Flap::BOTTOM], $highAt, $deep, self::madeOf($half, $high, $standoff, $highAt), $depth, $middle, $standoff, 3),
             ],
             new TurnedSquare($side->toMillimetres(), $halfWide->toMillimetres() * 2, $halfHigh->toMillimetres() * 2, $deep->toMillimetres()),
             $slip, $slip, Lie::CornerUp, $tools->cut,
@@ -72,17 +72,17 @@ final class ScoredSquare
      * @param array<string, string> $corners flap by the corner it is read from
      * @return list<Measure>
      */
-    private static function scores(Axis $axis, array $corners, Length $face, Length $deep, MakeUp $madeOf, ?MakeUp $depth, Length $standoff, int $firstSide): array
+    private static function scores(Axis $axis, array $corners, Length $face, Length $deep, MakeUp $madeOf, ?MakeUp $depth, Length $middle, Length $standoff, int $firstSide): array
     {
         $measures = [];
         $side = $firstSide;
         foreach ($corners as $corner => $flap) {
             if ($depth !== null) {
                 $outer = $madeOf->and($depth->share(-1)->roundedTo($deep->times(-1)));
-                $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face->minus($deep), $outer, [$flap], $side, $standoff);
+                $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face->minus($deep), $outer, [$flap], $side, $standoff, groove: $middle);
             }
             $crease = $depth === null ? $flap : str_replace('flap', 'gusset', $flap);
-            $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face, $madeOf, [$crease], $side, $standoff, $axis === Axis::Diagonal ? 'sides' : 'ends');
+            $measures[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $corner, $face, $madeOf, [$crease], $side, $standoff, $axis === Axis::Diagonal ? 'sides' : 'ends', $middle);
             $side++;
         }
 

@@ -14,7 +14,8 @@ use Gimbo\Core\Geometry\Point;
  * How a sheet lies on its tool for one step.
  *
  * Turned clockwise from how its pattern is drawn, so that the edge or corner a score is read from lies at the fence on the
- * left; at the punch board the side that is punched lies at the top.
+ * left; at the punch board the side that is punched lies at the top; on the trimmer a slanted cut lies upright along the rail,
+ * the corner that comes off on its left.
  */
 final readonly class Lying
 {
@@ -28,15 +29,15 @@ final readonly class Lying
     private const SIDE_UP = [1 => 0, 2 => 90, 3 => 180, 4 => -90];
 
     /** As long as nothing else is done, a sheet is still the whole rectangle it was cut to. */
-    private const WHOLE_AFTER = [Deed::Cut, Deed::Score, Deed::Punch, Deed::Mark, Deed::TryFit];
+    private const WHOLE_AFTER = [Deed::Cut, Deed::Score, Deed::Punch, Deed::Mark, Deed::Slant, Deed::TryFit];
 
     /**
-     * @param int $turn degrees clockwise, from -135 to 180
+     * @param float $turn degrees clockwise, above -180 up to 180: a whole eighth of a turn, unless a slanted cut is made
      * @param bool $isWhole whether the sheet is drawn as the rectangle it was cut to, or with its own edge
-     * @param array{Point, Point}|null $line on the flat sheet, where one is scored
+     * @param array{Point, Point}|null $line on the flat sheet, where one is scored or cut slanted
      * @param list<int> $done measures of the piece that were set in steps before
      */
-    private function __construct(public int $turn, public bool $isWhole, public ?array $line, public array $done)
+    private function __construct(public float $turn, public bool $isWhole, public ?array $line, public array $done)
     {
     }
 
@@ -59,9 +60,9 @@ final readonly class Lying
         return $lyings;
     }
 
-    private static function turn(Measure $measure): int
+    private static function turn(Measure $measure): float
     {
-        return match ($measure->kind) {
+        return $measure->rail?->turnDegrees() ?? match ($measure->kind) {
             MeasureKind::Punch => self::SIDE_UP[$measure->side ?? 1] ?? 0,
             MeasureKind::Score => self::EDGE_LEFT[$measure->from] ?? self::CORNER_LEFT[$measure->from] ?? 0,
             default => 0,
@@ -69,14 +70,14 @@ final readonly class Lying
     }
 
     /**
-     * A score goes right across the sheet, at its reading less what the corner stands off.
+     * A score goes right across the sheet, at its reading less what the corner stands off; a slanted cut from the point on the rail.
      *
      * @return array{Point, Point}|null
      */
     private static function line(Piece $piece, Measure $measure): ?array
     {
         if ($measure->kind !== MeasureKind::Score) {
-            return null;
+            return $measure->rail === null ? null : [$measure->rail->onRail, $measure->rail->end];
         }
         [$w, $h] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];
         $at = $measure->at->toMillimetres() - ($measure->standoff?->toMillimetres() ?? 0.0);

@@ -66,6 +66,50 @@ final class LyingTest extends TestCase
         self::assertSame($hasScores !== [], $scores > 0);
     }
 
+    public function test_a_slanted_cut_lies_along_the_rail_its_corner_at_the_reading(): void
+    {
+        $design = Sizing::ofEverything()->size(['make' => 'slant-gate-card', 'holds' => ['width' => '4 1/4 in', 'height' => '5 1/2 in', 'thickness' => '1 mm']]);
+        $piece = $design->pieces[0];
+        [$w, $h] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];
+        $corners = ['top-left' => new Point(0, $h), 'top-right' => new Point($w, $h), 'bottom-left' => new Point(0, 0), 'bottom-right' => new Point($w, 0)];
+        $cuts = [];
+        foreach (Lying::of($design) as $i => $lying) {
+            if ($design->steps[$i]->do !== Deed::Slant) {
+                continue;
+            }
+            $measure = $piece->measures[$design->steps[$i]->measures[0]];
+            $across = fn (Point $p): float => $p->x * cos(deg2rad($lying->turn)) + $p->y * sin(deg2rad($lying->turn));
+            self::assertNotNull($lying->line);
+            [$onRail, $end] = array_map($across, $lying->line);
+            self::assertEqualsWithDelta($onRail, $end, 0.001, 'upright');
+            self::assertEqualsWithDelta($measure->at->toMillimetres(), $onRail - $across($corners[$measure->from]), 0.001, 'the corner on the left, as far as the ruler says');
+            // Both ends are corners of the finished card.
+            foreach ($lying->line as $point) {
+                self::assertNotEmpty(array_filter($piece->pattern->vertices, fn (Point $vertex) => $vertex->minus($point)->length() < 0.001));
+            }
+            $cuts[] = $measure->from;
+        }
+        self::assertSame(['top-left', 'top-right', 'bottom-left', 'bottom-right'], $cuts);
+    }
+
+    public function test_corner_up_the_other_corners_lie_on_a_groove(): void
+    {
+        foreach (['imperial' => 3.175, 'metric' => 1.0] as $system => $step) {
+            $design = Sizing::ofEverything()->size(['make' => 'diagonal-envelope', 'system' => $system, 'holds' => ['width' => '105 mm', 'height' => '74 mm', 'thickness' => '1 mm'], 'options' => ['method' => 'score-board']]);
+            $half = $design->pieces[0]->sheet->width->toMillimetres() / M_SQRT2;
+            $scores = array_filter($design->pieces[0]->measures, fn ($measure) => $measure->kind === MeasureKind::Score);
+            self::assertCount(4, $scores);
+            foreach ($scores as $score) {
+                $groove = $score->groove?->toMillimetres() ?? 0.0;
+                self::assertEqualsWithDelta(0.0, fmod($groove + 1e-6, $step), 1e-5, 'there is a groove');
+                // At or just past half the diagonal, the corner so much off the fence.
+                self::assertGreaterThanOrEqual($half - 0.001, $groove);
+                self::assertLessThan($half + $step, $groove);
+                self::assertEqualsWithDelta($groove - $half, $score->standoff?->toMillimetres(), 0.001);
+            }
+        }
+    }
+
     public function test_a_sheet_is_whole_until_something_is_cut_out_of_it(): void
     {
         $design = Sizing::ofEverything()->size(['make' => 'straight-envelope', 'holds' => ['width' => '6 3/4 in', 'height' => '3 3/4 in', 'thickness' => '1 mm']]);

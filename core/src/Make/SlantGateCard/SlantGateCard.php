@@ -11,6 +11,8 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Design\RailLine;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -89,7 +91,7 @@ final readonly class SlantGateCard implements Make
         [$reach, $width, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->columns->main(), $grid->rows->main()];
         $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $height->toMillimetres(), $request->tools->cut);
         $foot = RailCut::reaching($height->toMillimetres() - $tip->other, $chosen['footInset']->toMillimetres(), $reach, $request->tools->cut);
-        $piece = GridPiece::of('card', $grid, self::pattern($grid, $tip->other, $foot->other), more: self::cuts($tip, $foot));
+        $piece = GridPiece::of('card', $grid, self::pattern($grid, $tip->other, $foot->other), more: self::cuts($grid, $tip, $foot));
         $miss = Fit::handMiss();
         $feet = Length::nearestTo(2 * ($reach - $foot->other));
 
@@ -104,7 +106,7 @@ final readonly class SlantGateCard implements Make
             ],
             [
                 ...GridWork::cutAndScore($piece),
-                new WorkStep(Deed::Slant, $piece->id, with: ToolKind::Trimmer, measures: array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Trim)), faces: ['left-flap', 'right-flap'], advice: ['left-and-right-are-mirror-images']),
+                ...self::slants($piece),
                 new WorkStep(Deed::Fold, $piece->id, faces: ['left-flap', 'right-flap'], onto: 'front'),
             ],
         );
@@ -122,17 +124,39 @@ final readonly class SlantGateCard implements Make
         };
     }
 
-    /** @return list<Measure> the rail settings: the upper corner, then the lower one, of each flap */
-    private static function cuts(RailCut $tip, RailCut $foot): array
+    /**
+     * The rail settings: the upper corner of each flap, on the rail the end of its score; then the lower one, on the rail the tip.
+     *
+     * @return list<Measure>
+     */
+    private static function cuts(GridSheet $grid, RailCut $tip, RailCut $foot): array
     {
+        [$w, $h, $f] = [$grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres(), $grid->columns->edge(1)];
         $measures = [];
-        foreach ([['top', $tip], ['bottom', $foot]] as [$end, $cut]) {
+        foreach (['top' => $tip, 'bottom' => $foot] as $end => $cut) {
             foreach ($cut->reading->isZero() ? [] : ['left', 'right'] as $side) {
-                $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf);
+                $at = fn (float $x, float $y): Point => new Point($side === 'left' ? $x : $w - $x, $y);
+                $rail = $end === 'top' ? new RailLine($at($f, $h), $at(0, $h - $cut->other), $at(0, $h)) : new RailLine($at(0, $h - $tip->other), $at($cut->other, 0), $at(0, 0));
+                $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf, rail: $rail);
             }
         }
 
         return $measures;
+    }
+
+    /** @return list<WorkStep> one for each slanted cut, with what lies on the rail */
+    private static function slants(Piece $piece): array
+    {
+        $steps = [];
+        foreach ($piece->measures as $i => $measure) {
+            if ($measure->rail !== null) {
+                [$end, $side] = explode('-', $measure->from);
+                $advice = [$end === 'top' ? 'score-end-on-the-rail' : 'tip-on-the-rail', ...($side === 'right' && $end === 'top' ? ['left-and-right-are-mirror-images'] : [])];
+                $steps[] = new WorkStep(Deed::Slant, $piece->id, with: ToolKind::Trimmer, measures: [$i], faces: ["$side-flap"], advice: $advice);
+            }
+        }
+
+        return $steps;
     }
 
     private static function pattern(GridSheet $grid, float $tipDrop, float $footInset): Pattern

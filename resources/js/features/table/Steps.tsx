@@ -78,17 +78,18 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
           )
         }
         if (part.slot === 'at' && measure) return <Figure key={i} text={measure.text} className="font-semibold" />
+        if (part.slot === 'groove' && measure?.groove) return <Figure key={i} text={measure.groove.text} />
         if (part.slot === 'from' && measure)
-          return (
-            <span key={i}>
-              {words(
-                measure.axis === 'width' || measure.axis === 'height' ? `edge.${measure.from}` : `from.${measure.from}`,
-              )}
-            </span>
-          )
+          return <span key={i}>{words(`${whereKey(step, measure)}.${measure.from}`)}</span>
         if (part.slot === 'faces') return <span key={i}>{listed(faceNames(step.faces))}</span>
         return null
       })}
     </span>
   )
+}
+
+/** An edge of the sheet, a corner that is cut off, or how the sheet lies at the fence. */
+function whereKey(step: Step, measure: Piece['measures'][number]): string {
+  if (step.do === 'slant') return 'corner'
+  return measure.axis === 'width' || measure.axis === 'height' ? 'edge' : 'from'
 }

@@ -10,6 +10,7 @@ const measure = (some: Partial<Measure>): Measure => ({
   at: 92,
   text: '92 mm',
   standoff: 0,
+  groove: null,
   side: 1,
   edges: [],
   madeOf: [],

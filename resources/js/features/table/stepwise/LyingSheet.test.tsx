@@ -90,5 +90,7 @@ describe('turnedSince', () => {
   it('is how far the sheet in the picture was turned, and nothing for a sheet that was only now cut', () => {
     const order = steps.map((_, i) => i)
     expect(order.map((place) => turnedSince(steps, order, place))).toEqual([null, null, 0, 3, 0])
+    const slant = step('slant', true, [1], [], [], 62.8)
+    expect(turnedSince([steps[1]!, slant], [0, 1], 1)).toBe(0)
   })
 })

@@ -1,6 +1,6 @@
 import type { Piece, Sized, Step } from '@/api/client'
 import { path, type XY } from '../drawing/geometry'
-import type { OnTool } from './lying'
+import { cornerOf, type OnTool } from './lying'
 
 const FOLDING = ['fold', 'glue', 'close', 'fill']
 
@@ -28,15 +28,19 @@ export function LyingSheet({ design, piece, step, lies }: LyingSheetProps) {
       <Outline piece={piece} step={step} lies={lies} isWhole={isWhole} />
       <Creases piece={piece} lies={lies} isFolding={FOLDING.includes(step.do)} isShown={isShown} />
       {isWhole &&
-        readings.map((one, i) => (
-          <polyline
-            key={i}
-            points={asLine(one.lying.line, lies)}
-            className="fill-none stroke-soft"
-            strokeWidth="1.6"
-            strokeDasharray="10 6"
-          />
-        ))}
+        readings.map((one, i) =>
+          one.do === 'slant' ? (
+            <CutOff key={i} piece={piece} step={one} lies={lies} />
+          ) : (
+            <polyline
+              key={i}
+              points={asLine(one.lying.line, lies)}
+              className="fill-none stroke-soft"
+              strokeWidth="1.6"
+              strokeDasharray="10 6"
+            />
+          ),
+        )}
       {step.do === 'try-fit' && piece.contents && (
         <polygon
           points={asLine(piece.contents, lies)}
@@ -91,6 +95,18 @@ function Outline({ piece, step, lies, isWhole }: PartProps & { step: Step; isWho
             <line key={edge} {...ends(piece, edge, lies)} className="stroke-ink" strokeWidth="1.6" />
           ),
       )}
+    </>
+  )
+}
+
+/** A corner that a slanted cut has taken off. */
+function CutOff({ piece, step, lies }: PartProps & { step: Step }) {
+  const ends = step.lying.line as unknown as XY[]
+  const corner = cornerOf(piece, piece.measures[step.measures[0] ?? -1]?.from ?? '')
+  return (
+    <>
+      <polygon points={path([...ends, corner].map(lies.at))} className="fill-panel stroke-panel" strokeWidth="4" />
+      <polyline points={path(ends.map(lies.at))} className="fill-none stroke-ink" strokeWidth="1.6" />
     </>
   )
 }

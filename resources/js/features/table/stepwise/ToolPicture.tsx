@@ -5,6 +5,7 @@ import { words } from '@/words'
 import { Fence, FENCE_PX, readingAt, RULER_PX } from './Fence'
 import { LyingSheet } from './LyingSheet'
 import { onTool, type OnTool } from './lying'
+import { Rail, RailReading } from './Rail'
 
 interface ToolPictureProps {
   design: Sized
@@ -22,10 +23,12 @@ export function ToolPicture({ design, piece, step }: ToolPictureProps) {
     left: (isBoard ? FENCE_PX : 4) + 30,
     top: RULER_PX + FENCE_PX,
     width: Math.max(10, size.width - FENCE_PX - (isCut ? 150 : 70)),
-    height: Math.max(10, size.height - RULER_PX - FENCE_PX - (isCut ? 60 : 24)),
+    height: Math.max(10, size.height - RULER_PX - FENCE_PX - (isCut || measure?.groove ? 60 : 24)),
   })
   const isFromRight = step.do === 'punch' && measure?.from === 'right'
   const mark = measure && isBoard ? readingAt(lies, measure.at, isFromRight) : null
+  // Corner up, the sheet's other two corners lie on a groove of their own.
+  const groove = measure?.groove && isBoard && size.width > 0 ? readingAt(lies, measure.groove.at, false) : null
   return (
     <div
       ref={ref}
@@ -39,8 +42,31 @@ export function ToolPicture({ design, piece, step }: ToolPictureProps) {
             <Fence lies={lies} system={design.system} hasSide={step.do === 'score'} isFromRight={isFromRight} />
           )}
           <LyingSheet design={design} piece={piece} step={step} lies={lies} />
+          {step.do === 'slant' && <Rail piece={piece} step={step} lies={lies} />}
+          {groove !== null && (
+            <line
+              x1={groove}
+              x2={groove}
+              y1={lies.top - FENCE_PX}
+              y2={lies.top + lies.height}
+              className="stroke-soft"
+              strokeWidth="2"
+              strokeDasharray="2 6"
+              strokeLinecap="round"
+            />
+          )}
           {mark !== null && <Mark at={mark} top={lies.top} isPunch={step.do === 'punch'} />}
         </svg>
+      )}
+      {size.width > 0 && step.do === 'slant' && <RailReading piece={piece} step={step} lies={lies} />}
+      {groove !== null && measure?.groove && (
+        <span
+          className="pointer-events-none absolute -translate-x-1/2 text-xl whitespace-nowrap text-soft"
+          style={{ left: groove, top: lies.top + lies.height + 6 }}
+          aria-hidden="true"
+        >
+          <Figure text={measure.groove.text} unit={false} />
+        </span>
       )}
       {size.width > 0 && isCut && <SheetSize piece={piece} lies={lies} />}
       {mark !== null && measure && (

@@ -61,5 +61,12 @@ export function turnedSince(
 ): number | null {
   const [step, earlier] = [steps[order[place] ?? -1], steps[order[place - 1] ?? -1]]
   if (!step || !earlier || earlier.piece !== step.piece || earlier.do === 'cut') return null
-  return (((step.lying.turn - earlier.lying.turn) / 90 + 8) % 4) | 0
+  const quarters = ((step.lying.turn - earlier.lying.turn) / 90 + 8) % 4
+  // To a corner or a slant it is not turned by quarters: how it lies is said there.
+  return Number.isInteger(quarters) ? quarters : 0
+}
+
+/** The corner of the sheet that a slanted cut takes off. */
+export function cornerOf(piece: Piece, from: string): XY {
+  return [from.endsWith('right') ? piece.sheet.width : 0, from.startsWith('top') ? piece.sheet.height : 0]
 }
