@@ -18,6 +18,7 @@ interface FenceProps {
 /** What the sheet lies against, with the ruler it is read on. */
 export function Fence({ lies, system, hasSide, isFromRight }: FenceProps) {
   const ruler = lies.top - FENCE_PX - 5
+  const ticks = ticksOf(lies.width / lies.scale, system, lies.scale)
   return (
     <g>
       {hasSide && (
@@ -33,15 +34,27 @@ export function Fence({ lies, system, hasSide, isFromRight }: FenceProps) {
       <rect
         x={lies.left - FENCE_PX - 4}
         y={lies.top - FENCE_PX - 4}
-        width={lies.width + FENCE_PX + 8}
+        width={lies.width + FENCE_PX + 14}
         height={FENCE_PX}
         rx="3"
         className="fill-soft"
       />
       <g className="stroke-soft" strokeWidth="1.2">
-        {ticksOf(lies.width / lies.scale, system, lies.scale).map(({ at, size }) => {
+        {ticks.map(({ at, size }) => {
           const x = readingAt(lies, at, isFromRight)
           return <line key={at} x1={x} x2={x} y1={ruler} y2={ruler - (TICK_PX[size] ?? 0)} />
+        })}
+      </g>
+      <g className="fill-panel text-[0.9rem]" textAnchor="middle">
+        {ticks.map(({ at, label }) => {
+          const x = readingAt(lies, at, isFromRight)
+          return (
+            label !== undefined && (
+              <text key={at} x={x} y={lies.top - 8}>
+                {label}
+              </text>
+            )
+          )
         })}
       </g>
     </g>
