@@ -33,6 +33,9 @@ final readonly class MeasureRow
 
     private static function what(Measure $measure, Piece $piece): string
     {
+        if ($measure->rail !== null) {
+            return 'slant.'.explode('-', $measure->from)[0];
+        }
         $isAcross = in_array($measure->axis, [Axis::Width, Axis::Height], true);
         if ($measure->kind === MeasureKind::Cut && $isAcross && $piece->sheet->width->equals($piece->sheet->height)) {
             return 'cut.square';

@@ -13,12 +13,15 @@ enum Redo: string
     case CutAgain = 'cut-again';
     /** A stray score does no harm: score again, and mark the stray one. */
     case ScoreAgain = 'score-again';
+    /** Too little was taken off: take more off. */
+    case TrimAgain = 'trim-again';
 
     /** @param Length $to where it is to be set now, after it was set to $from; null where that cannot be undone */
     public static function of(Measure $measure, Length $to, Length $from): ?self
     {
         return match ($measure->kind) {
             MeasureKind::Score => self::ScoreAgain,
+            MeasureKind::Trim => $from->isLessThan($to) ? self::TrimAgain : null,
             MeasureKind::Cut => $to->isLessThan($from) ? self::CutAgain : null,
             default => null,
         };

@@ -69,7 +69,7 @@ final class PunchedSquare
             wideSlip: Length::nearestTo($isFromShortEnd ? 2 * $miss : $miss),
             highSlip: Length::nearestTo($isFromShortEnd ? $miss : 2 * $miss),
             lie: Lie::Square,
-            cut: $tools->cut,
+            tools: $tools,
         );
     }
 

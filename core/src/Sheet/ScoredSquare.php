@@ -56,7 +56,7 @@ final class ScoredSquare
                 ...self::scores(Axis::CrossDiagonal, ['top-right' => Flap::TOP, 'bottom-left' => Flap::BOTTOM], $highAt, $deep, self::madeOf($half, $high, $standoff, $highAt), $depth, $middle, $standoff, 3),
             ],
             new TurnedSquare($side->toMillimetres(), $halfWide->toMillimetres() * 2, $halfHigh->toMillimetres() * 2, $deep->toMillimetres()),
-            $slip, $slip, Lie::CornerUp, $tools->cut,
+            $slip, $slip, Lie::CornerUp, $tools,
         );
     }
 

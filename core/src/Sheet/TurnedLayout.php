@@ -13,8 +13,8 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Tool\Tools;
 
 /** A square sheet as the tools can really set it, the folds on it, and the tips that have to come off. */
 final readonly class TurnedLayout
@@ -40,10 +40,10 @@ final readonly class TurnedLayout
         public Length $wideSlip,
         public Length $highSlip,
         public Lie $lie,
-        Step $cut,
+        Tools $tools,
     ) {
-        [$this->sideTrim, $sideMeasures] = self::trim($square->sideReach(), $square->width, $cut, Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT]);
-        [$this->longTrim, $longMeasures] = self::trim($square->longReach(), $square->height, $cut, Axis::CrossDiagonal, ['bottom-left' => Flap::BOTTOM, 'top-right' => Flap::TOP]);
+        [$this->sideTrim, $sideMeasures] = self::trim($square->sideReach(), $square->width, $tools, 'side-tips', Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT]);
+        [$this->longTrim, $longMeasures] = self::trim($square->longReach(), $square->height, $tools, 'long-tips', Axis::CrossDiagonal, ['bottom-left' => Flap::BOTTOM, 'top-right' => Flap::TOP]);
         $this->trims = [...$sideMeasures, ...$longMeasures];
     }
 
@@ -65,20 +65,22 @@ final readonly class TurnedLayout
      * @param array<string, string> $tips flap by the corner its tip lies in
      * @return array{Length, list<Measure>}
      */
-    private static function trim(float $reach, float $face, Step $cut, Axis $axis, array $tips): array
+    private static function trim(float $reach, float $face, Tools $tools, string $setting, Axis $axis, array $tips): array
     {
         $madeOf = MakeUp::of(
             new Term(TermKind::Reach, Length::nearestTo($reach)),
             new Term(TermKind::Face, Length::nearestTo(-$face)),
             new Term(TermKind::Margin, Fit::handMiss()),
         );
-        $off = $cut->up($madeOf->figure());
+        $off = $tools->cut->up($madeOf->figure());
         if (! $off->isPositive() || $off->toMillimetres() >= $reach) {
             return [Length::zero(), []];
         }
+        $off = $off->plus($tools->moved($setting));
+        $off->isPositive() && $off->toMillimetres() < $reach || throw NothingLeft::of('flap');
         $measures = [];
         foreach ($tips as $corner => $flap) {
-            $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, $axis, $corner, $off, $madeOf->roundedTo($off), [$flap]);
+            $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, $axis, $corner, $off, $madeOf->roundedTo($off), [$flap], setting: $setting);
         }
 
         return [$off, $measures];

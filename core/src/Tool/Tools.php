@@ -39,6 +39,12 @@ final readonly class Tools
         return new self($this->cut, $this->score, $this->punch, $this->notch, $this->reach, ["$piece/$setting" => $by, "/$setting" => $by] + $this->moved, $this->piece);
     }
 
+    /** The same tools, each setting where it is rounded to. */
+    public function unmoved(): self
+    {
+        return new self($this->cut, $this->score, $this->punch, $this->notch, $this->reach);
+    }
+
     /** How far a setting is from where it would be rounded to; nothing for all that were not moved. */
     public function moved(string $setting): Length
     {

@@ -75,6 +75,37 @@ final class MissedTest extends TestCase
         self::assertEqualsWithDelta(-$width->slack()->toInches(), 5.5 - $small->smaller->width->toInches(), 1e-6);
     }
 
+    /** Too little off the corner, and the foot stays farther in: 1 mm less on the ruler, cut again; too much cannot be put back. */
+    public function test_a_slanted_cut_with_too_little_off_is_cut_again(): void
+    {
+        $spec = ['make' => 'slant-gate-card', 'holds' => ['width' => '108 mm', 'height' => '140 mm'], 'system' => 'metric', 'options' => ['flap' => '86 mm', 'tipDrop' => '42 mm', 'footInset' => '26 mm']];
+        $design = Sizing::ofEverything()->size($spec);
+        $foot = array_key_first(array_filter($design->pieces[0]->measures, fn ($measure) => $measure->setting === 'foot'));
+        self::assertIsInt($foot);
+        $right = $design->pieces[0]->measures[$foot]->at;
+        self::assertSame(Redo::TrimAgain, $this->missed($spec, 'card', $foot, $right->minus(Length::mm(1)))->redo);
+        $much = $this->missed($spec, 'card', $foot, $right->plus(Length::mm(14)));
+        self::assertNull($much->redo);
+        // The foot moves by l·k/√(l² − k²), l from the tip to the lower corner.
+        $feet = array_values(array_filter($much->changed, fn (Fit $fit) => $fit->id === 'feet-meet'));
+        self::assertCount(1, $feet);
+        $tip = $design->pieces[0]->measures[$foot]->rail?->onRail->y ?? 0.0;
+        $k = $right->toMillimetres() + 14;
+        self::assertEqualsWithDelta(2 * ($design->pieces[0]->measures[2]->at->toMillimetres() - $tip * $k / sqrt($tip ** 2 - $k ** 2)), $feet[0]->have->toMillimetres(), 0.01);
+        self::assertContains('feet-meet', array_map(fn (Fit $fit) => $fit->id, $much->gone));
+    }
+
+    /** A hem must be shorter than its wall by the paper and half a millimetre: trimmed by half a millimetre only it is not. */
+    public function test_hems_trimmed_too_little_do_not_lie_flat(): void
+    {
+        $spec = self::TRAY;
+        $spec['options'] = ['lidWall' => 'doubled'];
+        $trim = $this->measure($spec, 'lid', 'trim');
+        $missed = $this->missed($spec, 'lid', $trim[0], Length::mm(1, 2));
+        self::assertSame(['hem-lies-flat'], array_map(fn (Fit $fit) => $fit->id, $missed->gone));
+        self::assertSame(Redo::TrimAgain, $missed->redo);
+    }
+
     /** Whatever is offered as a rescue does save it: tried here past the search, with both settings moved. */
     #[DataProvider('makes')]
     public function test_what_is_offered_to_save_it_does(string $make): void

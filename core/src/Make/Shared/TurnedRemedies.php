@@ -11,7 +11,6 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Tool\Tools;
 
 /** What may mend a fit that fails, the least change first. Whether it does is Sizing's to try. */
 final class TurnedRemedies
@@ -24,8 +23,8 @@ final class TurnedRemedies
         return match ($fit) {
             FromPaper::ID => [...self::tighter($design), ...FromPaper::remedies($design->pieces)],
             TurnedFits::SEAM => [self::withSeam($request, TurnedFits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, TurnedFits::seamNeed())],
-            TurnedFits::FLAPS => [self::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
-            TurnedFits::TIPS => [self::finerTrimmer($request)],
+            TurnedFits::FLAPS => [ToolRemedies::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
+            TurnedFits::TIPS => [ToolRemedies::finerTrimmer($request)],
             default => [],
         };
     }
@@ -51,11 +50,6 @@ final class TurnedRemedies
         }
 
         return $remedies;
-    }
-
-    private static function finerTrimmer(SizingRequest $request): Remedy
-    {
-        return new Remedy('finer-trimmer', ['/tools/cut' => self::text($request->system, Tools::usual($request->system)->cut->size)]);
     }
 
     private static function withSeam(SizingRequest $request, Length $seam): Remedy

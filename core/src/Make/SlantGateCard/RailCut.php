@@ -9,6 +9,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Sheet\NothingLeft;
 
 /**
  * A slanted cut off a corner, as it is set on the trimmer: one end on the rail, the corner a reading k away from it.
@@ -44,8 +45,33 @@ final readonly class RailCut
             // The corner is nearer to the cut than to the point on the rail.
             $step->down(Length::atMost($along * self::MOST_OF_RAIL)),
         );
-        $k = $set->toMillimetres();
 
-        return new self($set, $along * $k / sqrt($along ** 2 - $k ** 2), MakeUp::of(new Term(TermKind::Slant, $exact))->roundedTo($set));
+        return self::set($set, $along, MakeUp::of(new Term(TermKind::Slant, $exact))->roundedTo($set));
+    }
+
+    /**
+     * The same reading, or one moved on purpose or by mistake, where the point on the rail really lies.
+     *
+     * @param float $edge how long the other edge is
+     *
+     * @throws NothingLeft where the cut misses that edge, or takes nothing off
+     */
+    public function where(float $along, Length $by, float $edge): self
+    {
+        $reading = $this->reading->plus($by);
+        if ($by->isZero() && $this->reading->isZero()) {
+            return $this;
+        }
+        $reading->isPositive() && $reading->toMillimetres() < $along * self::MOST_OF_RAIL || throw NothingLeft::of('flap');
+        $cut = self::set($reading, $along, $this->madeOf->roundedTo($reading));
+
+        return $cut->other < $edge ? $cut : throw NothingLeft::of('flap');
+    }
+
+    private static function set(Length $reading, float $along, MakeUp $madeOf): self
+    {
+        $k = $reading->toMillimetres();
+
+        return new self($reading, $along * $k / sqrt($along ** 2 - $k ** 2), $madeOf);
     }
 }

@@ -28,6 +28,7 @@ use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -38,6 +39,7 @@ use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Tool\Tools;
 
 /**
  * Two flaps with slanted edges that wrap over each other.
@@ -83,14 +85,12 @@ final readonly class SlantGateCard implements Make
     public function design(SizingRequest $request): Design
     {
         $chosen = $this->chosenLengths($request);
-        $flap = Strip::atMost(MakeUp::of(new Term(TermKind::Flap, $chosen['flap'])));
-        $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [$flap], CardSize::part($request, Dimension::Width), [$flap], $request->tools, isContained: true),
-            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $request->tools, isContained: true),
-        );
+        [$grid, $planned] = [self::grid($request, $chosen['flap'], $request->tools), self::grid($request, $chosen['flap'], $request->tools->unmoved())];
         [$reach, $width, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->columns->main(), $grid->rows->main()];
-        $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $height->toMillimetres(), $request->tools->cut);
-        $foot = RailCut::reaching($height->toMillimetres() - $tip->other, $chosen['footInset']->toMillimetres(), $reach, $request->tools->cut);
+        [$tip, $foot] = self::railCuts($planned, $chosen, $request->tools->cut);
+        // What is read on the ruler stays, wherever the score and the tip really are.
+        $tip = $tip->where($reach, $request->tools->moved('tip'), $height->toMillimetres());
+        $foot = $foot->where($height->toMillimetres() - $tip->other, $request->tools->moved('foot'), $reach);
         $piece = GridPiece::of('card', $grid, self::pattern($grid, $tip->other, $foot->other), more: self::cuts($grid, $tip, $foot));
         $miss = Fit::handMiss();
         $feet = Length::nearestTo(2 * ($reach - $foot->other));
@@ -110,6 +110,28 @@ final readonly class SlantGateCard implements Make
                 new WorkStep(Deed::Fold, $piece->id, faces: ['left-flap', 'right-flap'], onto: 'front'),
             ],
         );
+    }
+
+    private static function grid(SizingRequest $request, Length $flap, Tools $tools): GridSheet
+    {
+        $flaps = [Strip::atMost(MakeUp::of(new Term(TermKind::Flap, $flap)))];
+
+        return new GridSheet(
+            GridAxis::of(Axis::Width, $flaps, CardSize::part($request, Dimension::Width), $flaps, $tools, isContained: true),
+            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $tools, isContained: true),
+        );
+    }
+
+    /**
+     * @param array<string, Length> $chosen
+     * @return array{RailCut, RailCut} that of the tip, and that of the foot from there
+     */
+    private static function railCuts(GridSheet $grid, array $chosen, Step $step): array
+    {
+        [$reach, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->rows->main()->toMillimetres()];
+        $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $height, $step);
+
+        return [$tip, RailCut::reaching($height - $tip->other, $chosen['footInset']->toMillimetres(), $reach, $step)];
     }
 
     public function remedies(string $fit, Design $design): array
@@ -137,7 +159,7 @@ final readonly class SlantGateCard implements Make
             foreach ($cut->reading->isZero() ? [] : ['left', 'right'] as $side) {
                 $at = fn (float $x, float $y): Point => new Point($side === 'left' ? $x : $w - $x, $y);
                 $rail = $end === 'top' ? new RailLine($at($f, $h), $at(0, $h - $cut->other), $at(0, $h)) : new RailLine($at(0, $h - $tip->other), $at($cut->other, 0), $at(0, 0));
-                $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf, rail: $rail);
+                $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf, setting: $end === 'top' ? 'tip' : 'foot', rail: $rail);
             }
         }
 

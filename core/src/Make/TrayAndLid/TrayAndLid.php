@@ -20,6 +20,7 @@ use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Shared\ToolRemedies;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
@@ -120,6 +121,7 @@ final readonly class TrayAndLid implements Make
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
             $this->lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $chosen['lidPlay'], $t),
             Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
+            ...array_filter([$trayWall->hemLiesFlat('tray', $tray, $request), $lidWall->hemLiesFlat('lid', $lid, $request)]),
             ...FromPaper::fits($pieces, $request),
         ], self::steps($pieces, $trayWall, $lidWall), BoxRoom::takes($request, $inside));
     }
@@ -129,6 +131,10 @@ final readonly class TrayAndLid implements Make
         return match ($fit) {
             FromPaper::ID => FromPaper::remedies($design->pieces),
             'lid-not-taller-than-tray' => [new Remedy('lid-half-as-deep', ['/options/lidDepth' => null])],
+            'hem-lies-flat' => [
+                ToolRemedies::finerTrimmer($design->request),
+                new Remedy('single-walls', ['/options/trayWall' => Wall::SINGLE, '/options/lidWall' => Wall::SINGLE]),
+            ],
             'card-fits-depth' => [new Remedy('depth-from-contents', ['/options/depth' => null])],
             default => [],
         };

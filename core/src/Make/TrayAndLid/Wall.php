@@ -17,9 +17,11 @@ use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\Shared\GridPiece;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -35,6 +37,9 @@ final readonly class Wall
 
     /** A wedge out of each corner tab keeps the corner from bulging. */
     private const WEDGE_MM = 3.0;
+
+    /** The setting that trims all hems. */
+    private const HEMS = 'hems';
 
     private const TABS = ['bottom-left-tab', 'bottom-right-tab', 'top-left-tab', 'top-right-tab'];
 
@@ -68,9 +73,24 @@ final readonly class Wall
 
     public function piece(string $id, GridSheet $grid, SizingRequest $request, ?Polygon $contents): Piece
     {
-        $trim = $this->hemTrim($request, $grid);
+        $trim = $this->hemTrim($id, $request, $grid);
 
         return GridPiece::of($id, $grid, $this->pattern($grid, $trim->figure()->toMillimetres()), $contents, $this->isDoubled ? self::trims($trim) : []);
+    }
+
+    /** Whether each hem is shorter than its wall by the paper that it is folded round; null where there is no hem. */
+    public function hemLiesFlat(string $id, GridSheet $grid, SizingRequest $request): ?Fit
+    {
+        if (! $this->isDoubled) {
+            return null;
+        }
+        $shorter = [];
+        foreach ([$grid->columns, $grid->rows] as $axis) {
+            array_push($shorter, $axis->width(1)->minus($axis->width(0)), $axis->width(3)->minus($axis->width(4)));
+        }
+        $needed = self::hemShorterBy($request);
+
+        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter)->plus($this->hemTrim($id, $request, $grid)->figure()), $request->paper->caliper, Fit::handMiss(), $needed, piece: $id);
     }
 
     /**
@@ -117,13 +137,24 @@ final readonly class Wall
         return $this->isDoubled ? ['too-tight-take-the-hems-off'] : [];
     }
 
-    /** A hem is shorter than its wall by the paper and a little, so that it lies flat; never all of it. */
-    private function hemTrim(SizingRequest $request, GridSheet $grid): MakeUp
+    /** A hem is shorter than its wall by the paper and a little, so that it lies flat. */
+    private static function hemShorterBy(SizingRequest $request): MakeUp
     {
-        $madeOf = MakeUp::of(new Term(TermKind::Paper, $request->paper->caliper), new Term(TermKind::Margin, Fit::handMiss()));
-        $trim = $request->tools->cut->up($madeOf->figure());
+        return MakeUp::of(new Term(TermKind::Paper, $request->paper->caliper), new Term(TermKind::Margin, Fit::handMiss()));
+    }
 
-        return $trim->isLessThan($grid->columns->width(0)) ? $madeOf->roundedTo($trim) : MakeUp::of();
+    /** What comes off each hem: never all of it. */
+    private function hemTrim(string $id, SizingRequest $request, GridSheet $grid): MakeUp
+    {
+        $madeOf = self::hemShorterBy($request);
+        $trim = $request->tools->cut->up($madeOf->figure());
+        if (! $trim->isLessThan($grid->columns->width(0))) {
+            return MakeUp::of();
+        }
+        $set = $trim->plus($request->tools->for($id)->moved(self::HEMS));
+        $set->isPositive() && $set->isLessThan($grid->columns->width(0)) || throw NothingLeft::of('hem');
+
+        return $madeOf->roundedTo($set);
     }
 
     /** @return list<Measure> */
@@ -134,7 +165,7 @@ final readonly class Wall
         }
 
         return array_map(
-            fn (string $edge) => new Measure(MeasureKind::Trim, ToolKind::Trimmer, in_array($edge, ['left', 'right'], true) ? Axis::Width : Axis::Height, $edge, $trim->figure(), $trim),
+            fn (string $edge) => new Measure(MeasureKind::Trim, ToolKind::Trimmer, in_array($edge, ['left', 'right'], true) ? Axis::Width : Axis::Height, $edge, $trim->figure(), $trim, setting: self::HEMS),
             GridSheet::TURNS,
         );
     }
