@@ -6,6 +6,7 @@ namespace Gimbo\Core\Crease;
 
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Tolerance;
 use LogicException;
 
 /**
@@ -51,6 +52,16 @@ final readonly class Pattern
             }
         }
         throw new LogicException("No face is named $name.");
+    }
+
+    /** @return list<int> indexes of the edges whose ends both lie on the way from one point to the other */
+    public function edgesAlong(Point $from, Point $to): array
+    {
+        $way = $to->minus($from);
+        $isOn = fn (int $vertex): bool => abs($way->cross($this->vertices[$vertex]->minus($from))) / $way->length() < Tolerance::SAME_POINT_MM
+            && abs($way->dot($this->vertices[$vertex]->minus($from)) / $way->dot($way) - 0.5) < 0.5 + Tolerance::SAME_POINT_MM;
+
+        return array_keys(array_filter($this->edges, fn (Edge $edge) => $isOn($edge->from) && $isOn($edge->to)));
     }
 
     /** @return list<int> indexes of the edges that belong to the crease */

@@ -132,7 +132,7 @@ final readonly class DesignWriter
             'standoff' => self::mm($measure->standoff ?? Length::zero()),
             'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->text($measure->groove)],
             'side' => $measure->side,
-            'edges' => array_merge(...array_map($piece->pattern->edgesNamed(...), $measure->creases)),
+            'edges' => $measure->rail === null ? array_merge(...array_map($piece->pattern->edgesNamed(...), $measure->creases)) : $piece->pattern->edgesAlong($measure->rail->onRail, $measure->rail->end),
             'madeOf' => $this->madeOf($measure->madeOf),
         ];
     }

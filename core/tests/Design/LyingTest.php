@@ -83,7 +83,8 @@ final class LyingTest extends TestCase
             [$onRail, $end] = array_map($across, $lying->line);
             self::assertEqualsWithDelta($onRail, $end, 0.001, 'upright');
             self::assertEqualsWithDelta($measure->at->toMillimetres(), $onRail - $across($corners[$measure->from]), 0.001, 'the corner on the left, as far as the ruler says');
-            // Both ends are corners of the finished card.
+            self::assertCount(1, $piece->pattern->edgesAlong(...$lying->line), 'it is an edge of the finished card');
+            // Both ends are corners of it.
             foreach ($lying->line as $point) {
                 self::assertNotEmpty(array_filter($piece->pattern->vertices, fn (Point $vertex) => $vertex->minus($point)->length() < 0.001));
             }
