@@ -1,6 +1,7 @@
 import { Keyboard, Moon, Sun } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router'
+import { IconButton } from '@/ui/IconButton'
 import { openKeys } from '@/ui/Keys'
 import { useTheme } from '@/ui/theme'
 import { Wordmark } from '@/ui/Wordmark'
@@ -43,16 +44,8 @@ export function LookButtons() {
   const [theme, toggleTheme] = useTheme()
   return (
     <>
-      <button type="button" className="quiet-button" onClick={openKeys} aria-label={words('keys.open')}>
-        <Keyboard aria-hidden="true" className="size-5" />
-      </button>
-      <button type="button" className="quiet-button" onClick={toggleTheme} aria-label={words(`theme.${theme}`)}>
-        {theme === 'dark' ? (
-          <Sun aria-hidden="true" className="size-5" />
-        ) : (
-          <Moon aria-hidden="true" className="size-5" />
-        )}
-      </button>
+      <IconButton icon={Keyboard} label={words('keys.open')} onClick={openKeys} />
+      <IconButton icon={theme === 'dark' ? Sun : Moon} label={words(`theme.${theme}`)} onClick={toggleTheme} />
     </>
   )
 }

@@ -18,12 +18,14 @@ import {
   Shapes,
   Table2,
   Undo2,
+  type LucideIcon,
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { files, type DesignView, type Piece } from '@/api/client'
 import { LookButtons } from '@/ui/Header'
+import { IconButton } from '@/ui/IconButton'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
 import type { DraftBook, Saving } from './draftBook'
@@ -51,44 +53,39 @@ export function TopBar({ book, view, piece }: TopBarProps) {
       </span>
       <NameField book={book} name={view.name} />
       <SavingNote saving={saving} />
-      <button
-        type="button"
-        className="quiet-button"
-        disabled={!view.canUndo}
-        onClick={book.undo}
-        aria-label={words('action.undo')}
-      >
-        <Undo2 aria-hidden="true" className="size-5" />
-      </button>
-      <button
-        type="button"
-        className="quiet-button"
-        disabled={!view.canRedo}
-        onClick={book.redo}
-        aria-label={words('action.redo')}
-      >
-        <Redo2 aria-hidden="true" className="size-5" />
-      </button>
-      <button
-        type="button"
-        className="quiet-button"
-        onClick={() => setShowsHistory(true)}
-        aria-label={words('action.history')}
-      >
-        <HistoryIcon aria-hidden="true" className="size-5" />
-      </button>
-      <Link className="quiet-button" to={`/designs/${view.id}/compare`} aria-label={words('action.compare')}>
-        <Columns3 aria-hidden="true" className="size-5" />
-      </Link>
-      <Link className="quiet-button" to={`/designs/${view.id}/work`} aria-label={words('hand-on.work')}>
-        <Footprints aria-hidden="true" className="size-5" />
-      </Link>
+      <IconButton icon={Undo2} label={words('action.undo')} disabled={!view.canUndo} onClick={book.undo} />
+      <IconButton icon={Redo2} label={words('action.redo')} disabled={!view.canRedo} onClick={book.redo} />
+      <IconButton icon={HistoryIcon} label={words('action.history')} onClick={() => setShowsHistory(true)} />
       <LookButtons />
+      <WayOn
+        to={`/designs/${view.id}/compare`}
+        icon={Columns3}
+        label={words('action.compare')}
+        face={words('action.compare.short')}
+      />
+      <WayOn
+        to={`/designs/${view.id}/work`}
+        icon={Footprints}
+        label={words('hand-on.work')}
+        face={words('hand-on.work.short')}
+      />
       <HandOn view={view} piece={piece} onCut={() => setIsCutting(true)} onNotes={() => setIsNoting(true)} />
       {isNoting && <NotesSheet book={book} notes={view.notes} onDone={() => setIsNoting(false)} />}
       {isCutting && <CutSheet view={view} onDone={() => setIsCutting(false)} />}
       {showsHistory && <HistorySheet book={book} view={view} onDone={() => setShowsHistory(false)} />}
     </header>
+  )
+}
+
+/** To another view of the same design; where there is room, its name stands beside the picture. */
+function WayOn({ to, icon: Icon, label, face }: { to: string; icon: LucideIcon; label: string; face: string }) {
+  return (
+    <Link className="quiet-button" to={to} title={label} aria-label={label}>
+      <Icon aria-hidden="true" className="size-5" />
+      <span aria-hidden="true" className="max-[1240px]:hidden">
+        {face}
+      </span>
+    </Link>
   )
 }
 
