@@ -34,6 +34,8 @@ final class Sketch
 
     private const STROKE_SHARE = 0.012;
 
+    private const MARK_SHARE = 0.09;
+
     public static function finished(Design $design): string
     {
         $still = StillWriter::write($design);
@@ -65,8 +67,11 @@ final class Sketch
             foreach (array_filter(array_map(fn (int $m) => $piece->measures[$m]->rail, $lying->done)) as $cut) {
                 $shapes .= self::ring(array_map($at, [$cut->onRail, $cut->end, $cut->corner]), 'none', self::SOFT, $line / 2).self::line($at($cut->onRail), $at($cut->end), self::INK, $line);
             }
-            $shapes .= $lying->line === null ? self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases ?? [], $step->measures)), $at, $line * 1.8, self::NOW)
-                : self::line($at($lying->line[0]), $at($lying->line[1]), self::NOW, $line * 1.8);
+            $shapes .= match (true) {
+                $step->do === Deed::Mark => self::marks($step, $piece, $at, $line * 1.8),
+                $lying->line !== null => self::line($at($lying->line[0]), $at($lying->line[1]), self::NOW, $line * 1.8),
+                default => self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases, $step->measures)), $at, $line * 1.8, self::NOW),
+            };
         } else {
             foreach ($piece->pattern->faces as $face) {
                 $shapes .= self::ring(array_map(fn (int $v) => $at($piece->pattern->vertices[$v]), $face->vertices), in_array($face->name, $step->faces, true) ? self::LIT : self::PAPER, 'none', 0.0);
@@ -99,6 +104,25 @@ final class Sketch
         }
 
         return $lines;
+    }
+
+    /**
+     * Pencil marks, so far from either end, on the top and the bottom edge.
+     *
+     * @param callable(Point): array{float, float} $at
+     */
+    private static function marks(WorkStep $step, Piece $piece, callable $at, float $width): string
+    {
+        [$w, $h] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];
+        $marks = '';
+        foreach ($step->measures as $m) {
+            $measure = $piece->measures[$m];
+            $x = $measure->from === 'right' ? $w - $measure->at->toMillimetres() : $measure->at->toMillimetres();
+            $marks .= self::line($at(new Point($x, 0)), $at(new Point($x, $h * self::MARK_SHARE)), self::NOW, $width)
+                .self::line($at(new Point($x, $h)), $at(new Point($x, $h * (1 - self::MARK_SHARE))), self::NOW, $width);
+        }
+
+        return $marks;
     }
 
     /**

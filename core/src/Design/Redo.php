@@ -13,6 +13,8 @@ enum Redo: string
     case CutAgain = 'cut-again';
     /** A stray score does no harm: score again, and mark the stray one. */
     case ScoreAgain = 'score-again';
+    /** A pencil mark is rubbed out. */
+    case MarkAgain = 'mark-again';
     /** Too little was taken off: take more off. */
     case TrimAgain = 'trim-again';
 
@@ -21,6 +23,7 @@ enum Redo: string
     {
         return match ($measure->kind) {
             MeasureKind::Score => self::ScoreAgain,
+            MeasureKind::Mark => self::MarkAgain,
             MeasureKind::Trim => $from->isLessThan($to) ? self::TrimAgain : null,
             MeasureKind::Cut => $to->isLessThan($from) ? self::CutAgain : null,
             default => null,

@@ -16,6 +16,8 @@ enum Deed: string
     case Taper = 'taper';
     case Slit = 'slit';
     case Mark = 'mark';
+    /** From mark to mark, without a reading. */
+    case ScoreSlants = 'score-slants';
     case Slant = 'slant';
     case RoundCorners = 'round-corners';
     case TryFit = 'try-fit';

@@ -29,7 +29,7 @@ final readonly class Lying
     private const SIDE_UP = [1 => 0, 2 => 90, 3 => 180, 4 => -90];
 
     /** As long as nothing else is done, a sheet is still the whole rectangle it was cut to. */
-    private const WHOLE_AFTER = [Deed::Cut, Deed::Score, Deed::Punch, Deed::Mark, Deed::Slant, Deed::TryFit];
+    private const WHOLE_AFTER = [Deed::Cut, Deed::Score, Deed::Punch, Deed::Mark, Deed::ScoreSlants, Deed::Slant, Deed::TryFit];
 
     /**
      * @param float $turn degrees clockwise, above -180 up to 180: a whole eighth of a turn, unless a slanted cut is made

@@ -106,6 +106,23 @@ final class MissedTest extends TestCase
         self::assertSame(Redo::TrimAgain, $missed->redo);
     }
 
+    /** From a mark m at the bottom to the second score b at the top, and its mirror image: they cross at (m + b)/2, and the tip is on the first score. */
+    public function test_diamonds_whose_marks_or_scores_are_off_do_not_meet_in_a_point(): void
+    {
+        $spec = ['make' => 'diamond-card', 'holds' => ['width' => '152 mm', 'height' => '152 mm'], 'system' => 'metric'];
+        $design = Sizing::ofEverything()->size($spec);
+        $at = fn (string $kind): array => array_values(array_filter(array_map(fn ($m) => $m->kind->value === $kind && $m->from === 'left' ? $m->at->toMillimetres() : null, $design->pieces[0]->measures)));
+        [[$m], [$a, $b]] = [$at('mark'), $at('score')];
+        $fit = fn (Missed $missed): float => array_values(array_filter($missed->changed, fn (Fit $fit) => $fit->id === 'creases-meet'))[0]->have->toMillimetres();
+        $mark = $this->measure($spec, 'card', 'mark');
+        $missed = $this->missed($spec, 'card', $mark[0], $mark[1]->plus(Length::mm(3)));
+        self::assertEqualsWithDelta(0.5 - abs(($m + 3 + $b) / 2 - $a), $fit($missed), 1e-6);
+        self::assertSame([Redo::MarkAgain, ['creases-meet']], [$missed->redo, array_map(fn (Fit $fit) => $fit->id, $missed->gone)]);
+        $score = $this->measure($spec, 'card', 'score');
+        $missed = $this->missed($spec, 'card', $score[0], $score[1]->minus(Length::mm(2)));
+        self::assertEqualsWithDelta(0.5 - abs(($m + $b) / 2 - ($a - 2)), $fit($missed), 1e-6);
+    }
+
     /** Whatever is offered as a rescue does save it: tried here past the search, with both settings moved. */
     #[DataProvider('makes')]
     public function test_what_is_offered_to_save_it_does(string $make): void

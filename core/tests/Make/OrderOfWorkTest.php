@@ -16,7 +16,7 @@ use PHPUnit\Framework\TestCase;
 final class OrderOfWorkTest extends TestCase
 {
     private const LATER = [
-        [Deed::Cut], [Deed::Score, Deed::Punch], [Deed::Mark, Deed::Trim, Deed::Notch, Deed::CutOut, Deed::Taper, Deed::Slit, Deed::Slant, Deed::RoundCorners],
+        [Deed::Cut], [Deed::Score, Deed::Punch], [Deed::Mark, Deed::ScoreSlants, Deed::Trim, Deed::Notch, Deed::CutOut, Deed::Taper, Deed::Slit, Deed::Slant, Deed::RoundCorners],
         [Deed::Fold], [Deed::Glue, Deed::Fill], [Deed::Close],
     ];
 

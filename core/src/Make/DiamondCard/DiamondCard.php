@@ -12,6 +12,7 @@ use Gimbo\Core\Design\Extents;
 use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
@@ -30,10 +31,12 @@ use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Tool\Tools;
 
 /**
  * Two diamonds that close over the front. Sheet 4a × h, closes to 2a × h; six creases meet at each diamond's inner tip.
@@ -42,6 +45,9 @@ use Gimbo\Core\Tool\ToolKind;
  */
 final readonly class DiamondCard implements Make
 {
+    /** The setting that marks where the slants begin. */
+    private const MARK = 'mark';
+
     public function id(): string
     {
         return 'diamond-card';
@@ -69,17 +75,22 @@ final readonly class DiamondCard implements Make
 
     public function design(SizingRequest $request): Design
     {
-        $grid = self::grid($request);
-        $piece = GridPiece::of('card', $grid, self::pattern($grid), more: self::marks($grid), bends: Collapse::bends(2 * $grid->columns->width(1)->toMillimetres(), $grid->rows->main()->toMillimetres()));
+        [$grid, $planned] = [self::grid($request, $request->tools), self::grid($request, $request->tools->unmoved())];
+        // The mark is measured from the end, wherever the scores really are.
+        $mark = $planned->columns->width(1)->plus($request->tools->moved(self::MARK));
+        $mark->isPositive() || throw NothingLeft::of('diamond');
+        $piece = GridPiece::of('card', $grid, self::pattern($grid), more: self::marks($planned, $mark), bends: Collapse::bends(2 * $grid->columns->width(1)->toMillimetres(), $grid->rows->main()->toMillimetres()));
+        $marks = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark));
         [$a, $height] = [$grid->columns->width(0), $grid->rows->main()];
         $size = new Extents($a->times(2), $height, Length::zero());
 
         return new Design(
             $request, [$piece], $size, new Extents($a->times(2), $height, $request->paper->caliper->times(4)),
-            [...CardSize::fits($request, $a->times(2), $height), ...FromPaper::fits([$piece], $request)],
+            [...CardSize::fits($request, $a->times(2), $height), self::creasesMeet($grid, $mark), ...FromPaper::fits([$piece], $request)],
             [
                 ...GridWork::cutAndScore($piece),
-                new WorkStep(Deed::Mark, $piece->id, with: ToolKind::ScoringBoard, measures: array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark))),
+                new WorkStep(Deed::Mark, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
+                new WorkStep(Deed::ScoreSlants, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
                 new WorkStep(Deed::CutOut, $piece->id, faces: ['left-diamond', 'right-diamond']),
                 new WorkStep(Deed::Fold, $piece->id, faces: ['left-diamond', 'right-diamond'], onto: 'middle', advice: ['mountains-straight-valleys-slanted']),
             ],
@@ -92,7 +103,7 @@ final readonly class DiamondCard implements Make
     }
 
     /** The scores lie at a, 3a/2 from either end, the marks at a/2: all on the step when a is a whole number of double steps. */
-    private static function grid(SizingRequest $request): GridSheet
+    private static function grid(SizingRequest $request, Tools $tools): GridSheet
     {
         $double = Step::of($request->tools->score->size->times(2));
         $quarter = CardSize::part($request, Dimension::Width, 1, 2);
@@ -102,18 +113,33 @@ final readonly class DiamondCard implements Make
         $middle = MakeUp::of(new Term(TermKind::HalfPanel, $a));
 
         return new GridSheet(
-            GridAxis::of(Axis::Width, [$full, $half], $middle, [$full, $half], $request->tools, isContained: true),
-            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $request->tools, isContained: true),
+            GridAxis::of(Axis::Width, [$full, $half], $middle, [$full, $half], $tools, isContained: true),
+            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $tools, isContained: true),
         );
     }
 
-    /** @return list<Measure> where the diagonals meet the top and bottom edge: a/2 and 3a/2 from either end */
-    private static function marks(GridSheet $grid): array
+    /** @return list<Measure> where the diagonals meet the top and bottom edge: a/2 from either end */
+    private static function marks(GridSheet $grid, Length $at): array
     {
-        $half = $grid->columns->width(1);
-        $madeOf = MakeUp::of(new Term(TermKind::HalfPanel, $half, null, $grid->columns->width(0)));
+        $madeOf = MakeUp::of(new Term(TermKind::HalfPanel, $grid->columns->width(1), null, $grid->columns->width(0)))->roundedTo($at);
 
-        return array_map(fn (string $from) => new Measure(MeasureKind::Mark, ToolKind::ScoringBoard, Axis::Width, $from, $half, $madeOf, ["$from-slant"]), ['left', 'right']);
+        return array_map(fn (string $from) => new Measure(MeasureKind::Mark, ToolKind::ScoringBoard, Axis::Width, $from, $at, $madeOf, ["$from-slant"], setting: self::MARK), ['left', 'right']);
+    }
+
+    /**
+     * Six creases meet at a tip. The two slants from a mark m to the second score b cross half way between them, (m + b)/2 from
+     * the end; as far as that is from the first score, they miss it. What a hand can miss is no harm.
+     */
+    private static function creasesMeet(GridSheet $grid, Length $mark): Fit
+    {
+        $off = Length::zero();
+        foreach ([[0, 1], [4, 3]] as [$outer, $next]) {
+            [$first, $second] = [$grid->columns->width($outer), $grid->columns->width($outer)->plus($grid->columns->width($next))];
+            $by = $mark->plus($second)->minus($first->times(2));
+            $off = Length::max($off, $by->timesNearest(1, 2), $by->timesNearest(-1, 2));
+        }
+
+        return Fit::plain('creases-meet', Length::zero(), Fit::handMiss()->minus($off), Length::zero(), Fit::handMiss());
     }
 
     private static function pattern(GridSheet $grid): Pattern

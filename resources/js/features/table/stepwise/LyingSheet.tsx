@@ -50,10 +50,11 @@ export function LyingSheet({ design, piece, step, lies }: LyingSheetProps) {
           strokeLinecap="round"
         />
       )}
+      {step.do === 'mark' && <Marks piece={piece} step={step} lies={lies} />}
       {step.lying.line ? (
         <polyline points={asLine(step.lying.line, lies)} className="fill-none stroke-live" strokeWidth="4" />
       ) : (
-        step.do !== 'punch' &&
+        !['punch', 'mark'].includes(step.do) &&
         [...edgesOf(step.measures)].map((edge) => (
           <line key={edge} {...ends(piece, edge, lies)} className="stroke-live" strokeWidth="4" />
         ))
@@ -97,6 +98,32 @@ function Outline({ piece, step, lies, isWhole }: PartProps & { step: Step; isWho
       )}
     </>
   )
+}
+
+const MARK_PX = 16
+
+/** Pencil marks, so far from either end, on the top and the bottom edge. */
+function Marks({ piece, step, lies }: PartProps & { step: Step }) {
+  const { width, height } = piece.sheet
+  return step.measures.flatMap((m) => {
+    const { from, at } = piece.measures[m] ?? { from: '', at: 0 }
+    return [0, height].map((y) => {
+      const [x, onEdge] = lies.at([from === 'right' ? width - at : at, y])
+      const inward = y === 0 ? -MARK_PX : MARK_PX
+      return (
+        <line
+          key={`${m} ${y}`}
+          x1={x}
+          x2={x}
+          y1={onEdge}
+          y2={onEdge + inward}
+          className="stroke-live"
+          strokeWidth="4"
+          strokeLinecap="round"
+        />
+      )
+    })
+  })
 }
 
 /** A corner that a slanted cut has taken off. */

@@ -10,7 +10,7 @@ import { MissedHelp } from './MissedHelp'
 const BIG = ['score', 'punch', 'trim', 'mark', 'slant']
 
 /** Steps whose figure can be set wrong. */
-const SET = ['cut', 'score', 'punch', 'trim', 'slant']
+const SET = ['cut', 'score', 'punch', 'mark', 'trim', 'slant']
 
 interface StepTextProps {
   view: DesignView
