@@ -216,7 +216,7 @@ final readonly class Handout
             return self::size($twinPiece, $other);
         }
         [$measure, $its] = [$piece->measures[$step->measures[0] ?? -1] ?? null, $twinPiece->measures[$twin->measures[0] ?? -1] ?? null];
-        if ($measure === null || $its === null) {
+        if ($measure === null || $its === null || $step->do === Deed::ScoreSlants) {
             return '';
         }
 
