@@ -16,6 +16,9 @@ final readonly class StillFace
     /** @var array{float, float, float, float} its left, right, top and bottom in the picture */
     private array $box;
 
+    /** @var list<array{float, float, float, float, float, bool, bool}> a point and the direction of each side in the picture, what is near to it, and whether all of the face is on its right, on its left */
+    private array $sides;
+
     /**
      * @param list<Vector> $ring
      * @param list<float> $xs of the picture, to the right
@@ -25,6 +28,7 @@ final readonly class StillFace
     private function __construct(public array $ring, public array $xs, public array $ys, private Vector $normal, public float $light, public string $side)
     {
         $this->box = [min([INF, ...$xs]), max([-INF, ...$xs]), min([INF, ...$ys]), max([-INF, ...$ys])];
+        $this->sides = self::sidesIn($xs, $ys);
     }
 
     /**
@@ -84,21 +88,7 @@ final readonly class StillFace
     /** Whether one of its sides has all of it on one hand and all of the other face on the other, in the picture. */
     private function isBeside(self $other): bool
     {
-        $last = count($this->xs) - 1;
-        foreach ($this->xs as $i => $x) {
-            [$y, $dx, $dy] = [$this->ys[$i], $x - $this->xs[$last], $this->ys[$i] - $this->ys[$last]];
-            $last = $i;
-            $near = self::ON_PLANE_MM * hypot($dx, $dy);
-            if ($near < self::ON_PLANE_MM * self::ON_PLANE_MM) {
-                continue;
-            }
-            [$ownLeast, $ownMost] = [0.0, 0.0];
-            foreach ($this->xs as $k => $px) {
-                $off = $dx * ($this->ys[$k] - $y) - $dy * ($px - $x);
-                $ownLeast = min($ownLeast, $off);
-                $ownMost = max($ownMost, $off);
-            }
-            [$isRight, $isLeft] = [$ownLeast > -$near, $ownMost < $near];
+        foreach ($this->sides as [$x, $y, $dx, $dy, $near, $isRight, $isLeft]) {
             foreach ($other->xs as $k => $px) {
                 $off = $dx * ($other->ys[$k] - $y) - $dy * ($px - $x);
                 $isRight = $isRight && $off < $near;
@@ -115,13 +105,50 @@ final readonly class StillFace
     }
 
     /**
+     * @param list<float> $xs
+     * @param list<float> $ys
+     * @return list<array{float, float, float, float, float, bool, bool}> sides long enough to have a direction
+     */
+    private static function sidesIn(array $xs, array $ys): array
+    {
+        $sides = [];
+        $last = count($xs) - 1;
+        foreach ($xs as $i => $x) {
+            [$y, $dx, $dy] = [$ys[$i], $x - $xs[$last], $ys[$i] - $ys[$last]];
+            $last = $i;
+            $near = self::ON_PLANE_MM * hypot($dx, $dy);
+            if ($near < self::ON_PLANE_MM * self::ON_PLANE_MM) {
+                continue;
+            }
+            [$isRight, $isLeft] = [true, true];
+            foreach ($xs as $k => $px) {
+                $off = $dx * ($ys[$k] - $y) - $dy * ($px - $x);
+                $isRight = $isRight && $off > -$near;
+                $isLeft = $isLeft && $off < $near;
+            }
+            if ($isRight || $isLeft) {
+                $sides[] = [$x, $y, $dx, $dy, $near, $isRight, $isLeft];
+            }
+        }
+
+        return $sides;
+    }
+
+    /**
      * @param list<Vector> $ring
      * @return array{bool, bool} whether some of it lies behind this face's plane, and some before it
      */
     private function sidesOf(array $ring): array
     {
-        $apart = array_map(fn (Vector $v) => $v->minus($this->ring[0])->dot($this->normal), $ring);
+        [$from, $n] = [$this->ring[0], $this->normal];
+        $level = $from->x * $n->x + $from->y * $n->y + $from->z * $n->z;
+        [$isBehind, $isBefore] = [false, false];
+        foreach ($ring as $v) {
+            $apart = $v->x * $n->x + $v->y * $n->y + $v->z * $n->z - $level;
+            $isBehind = $isBehind || $apart < -self::ON_PLANE_MM;
+            $isBefore = $isBefore || $apart > self::ON_PLANE_MM;
+        }
 
-        return [min([0.0, ...$apart]) < -self::ON_PLANE_MM, max([0.0, ...$apart]) > self::ON_PLANE_MM];
+        return [$isBehind, $isBefore];
     }
 }
