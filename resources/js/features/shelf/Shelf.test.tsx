@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { MemoryRouter } from 'react-router'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Catalogue, ShelfCard, Thumbnail } from '@/api/client'
+import { columnsIn } from './Sections'
 import { Shelf } from './Shelf'
 
 const drawing: Thumbnail = {
@@ -145,5 +146,11 @@ describe('Shelf', () => {
     answers['GET /api/designs'] = new TypeError('refused')
     show()
     expect((await screen.findByRole('alert')).textContent).toContain('did not answer')
+  })
+})
+
+describe('columnsIn', () => {
+  it('is as many cards as go beside each other with room between them, and never none', () => {
+    expect([0, 248, 515, 516, 1232].map(columnsIn)).toEqual([1, 1, 1, 2, 4])
   })
 })
