@@ -42,7 +42,6 @@ final readonly class RailCut
         $set = Length::min(
             $step->down($exact->plus($step->size->timesNearest(1, 2))),
             $step->down($reading($edge * self::MOST_OF_EDGE)),
-            // The corner is nearer to the cut than to the point on the rail.
             $step->down(Length::atMost($along * self::MOST_OF_RAIL)),
         );
 
@@ -62,7 +61,8 @@ final readonly class RailCut
         if ($by->isZero() && $this->reading->isZero()) {
             return $this;
         }
-        $reading->isPositive() && $reading->toMillimetres() < $along * self::MOST_OF_RAIL || throw NothingLeft::of('flap');
+        // The corner is nearer to the cut than to the point on the rail.
+        $reading->isPositive() && $reading->toMillimetres() < $along || throw NothingLeft::of('flap');
         $cut = self::set($reading, $along, $this->madeOf->roundedTo($reading));
 
         return $cut->other < $edge ? $cut : throw NothingLeft::of('flap');
