@@ -28,6 +28,9 @@ final class DxfOutline
     /** The drawing itself, among its blocks. */
     private const ITSELF = '';
 
+    /** Entities drawn and blocks put in so far, again and again where a block is put in again. */
+    private int $visited = 0;
+
     /** @param array<string, list<DxfEntity>> $blocks */
     private function __construct(private readonly array $blocks)
     {
@@ -99,6 +102,7 @@ final class DxfOutline
     {
         $tolerance = Outline::TRUE_TO_MM / $place->factor();
         foreach ($this->blocks[$block] ?? [] as $entity) {
+            self::isWithin(++$this->visited);
             if ($entity->type === 'BLOCK' || $entity->get(67) === '1') {
                 continue;
             }
@@ -113,6 +117,7 @@ final class DxfOutline
                 continue;
             }
             foreach ($this->places($entity) as $inner) {
+                self::isWithin(++$this->visited);
                 yield from $this->strokes($name, $place->after($inner), $depth + 1);
             }
         }

@@ -27,7 +27,8 @@ final class SvgOutline
     /** How deep groups may lie in one another, those that are used in others as well; one that uses itself is refused by it. */
     private const DEEPEST = 100;
 
-    private int $uses = 0;
+    /** Elements drawn so far, those that are used again and again each time. */
+    private int $visited = 0;
 
     /** @param array<string, DOMElement> $byId */
     private function __construct(private readonly array $byId)
@@ -90,6 +91,7 @@ final class SvgOutline
     /** @return iterable<Stroke> */
     private function element(DOMElement $element, Transform $place, int $depth): iterable
     {
+        self::isWithin(++$this->visited);
         $name = (string) $element->localName;
         $attributes = self::attributes($element);
         if (in_array($name, self::LEFT_OUT, true) || preg_match('/\bdisplay\s*:\s*none\b/', 'display:'.($attributes['display'] ?? '').';'.($attributes['style'] ?? '')) === 1) {
@@ -115,7 +117,6 @@ final class SvgOutline
      */
     private function used(array $attributes, Transform $place, int $depth): iterable
     {
-        self::isWithin(++$this->uses);
         $what = $this->byId[ltrim($attributes['href'] ?? $attributes['xlink:href'] ?? '', '#')] ?? null;
         if ($what === null) {
             return;

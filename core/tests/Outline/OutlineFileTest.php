@@ -174,6 +174,7 @@ final class OutlineFileTest extends TestCase
         yield 'nothing' => [$svg(''), 'outline.open'];
         yield 'a group that uses itself' => [$svg('<g id="a"><rect width="9" height="9"/><use href="#a"/></g>'), 'outline.svg'];
         yield 'doubled over and over by use' => [$svg(implode('', array_map(fn (int $i) => "<g id=\"g$i\"><use href=\"#g".($i + 1).'"/><use href="#g'.($i + 1).'"/></g>', range(0, 40))).'<rect id="g41" width="9" height="9"/>'), 'outline.too-much'];
+        yield 'groups of nothing, used again and again' => [$svg('<g id="a">'.str_repeat('<g/>', 5000).'</g>'.str_repeat('<use href="#a"/>', 5000)), 'outline.too-much'];
         yield 'curves without end' => [$svg(str_repeat('<circle r="99000"/>', 2000)), 'outline.too-much'];
         yield 'a path that is none' => [$svg('<path d="M0 0 L 10 oops"/>'), 'outline.path'];
         yield 'an arc cut short' => [$svg('<path d="M0 0 A 10 10 0 1"/>'), 'outline.path'];
@@ -189,6 +190,9 @@ final class OutlineFileTest extends TestCase
         yield 'a spline whose knots fall' => [$entities(self::spline(2, [0, 0, 1, 0, 1, 1], [[0, 0], [30, 40], [60, 0]])), 'outline.spline'];
         yield 'a spline without weight' => [$entities(self::spline(2, [0, 0, 0, 1, 1, 1], [[0, 0], [30, 40], [60, 0]], [1, 0, 1])), 'outline.spline'];
         yield 'a million of one block' => [$entities(self::dxf('INSERT', [2 => 'TERN', 70 => 1000, 71 => 1000])), 'outline.too-much'];
+        $nest = fn (int $i): string => self::dxf('BLOCK', [2 => "B$i", 10 => 0, 20 => 0]).str_repeat(self::dxf('INSERT', [2 => 'B'.($i + 1)]), 40).self::dxf('ENDBLK', []);
+        yield 'rows of nothing, over and over' => [$entities(str_repeat(self::dxf('INSERT', [2 => 'TERN', 70 => 200, 71 => 200]), 2)), 'outline.too-much'];
+        yield 'blocks of nothing but blocks' => ["0\nSECTION\n2\nBLOCKS\n".implode('', array_map($nest, range(0, 10)))."0\nENDSEC\n".$entities(self::dxf('INSERT', [2 => 'B0'])), 'outline.too-much'];
         yield 'FOLD without edges' => ['{"vertices_coords":[[0,0]],"frame_unit":"mm"}', 'outline.fold'];
         yield 'FOLD with an edge to nowhere' => ['{"vertices_coords":[[0,0],[1,1]],"edges_vertices":[[0,7]],"edges_assignment":["B"],"frame_unit":"mm"}', 'outline.fold'];
         yield 'JSON that is cut short' => ['{"vertices_coords":[[0,0', 'document.not-json'];
