@@ -6,7 +6,6 @@ namespace Gimbo\Core\Outline;
 
 use Closure;
 use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Error\Reason;
 
 /** A drawing as it was read: how large its unit is, and its strokes once that is known. */
 final readonly class Drawing
@@ -32,7 +31,7 @@ final readonly class Drawing
         [$strokes, $points] = [[], 0];
         foreach (($this->draw)($scale) as $stroke) {
             $points += count($stroke->points);
-            $points <= self::MOST_PIECES || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => self::MOST_PIECES]));
+            OutlineFile::keepWithin($points, self::MOST_PIECES);
             $strokes[] = $stroke;
         }
 

@@ -56,7 +56,7 @@ final class DxfOutline
                     $entity = $isRead ? new DxfEntity($value) : null;
                     $entity === null || $blocks[$section === 'ENTITIES' ? self::ITSELF : $block][] = $entity;
                 }
-                self::isWithin(++$count);
+                OutlineFile::keepWithin(++$count);
             } elseif ($wanted === 'section' && $code === 2) {
                 [$section, $wanted] = [$value, ''];
             } elseif ($section === 'HEADER' && $code === 9) {
@@ -102,7 +102,7 @@ final class DxfOutline
     {
         $tolerance = Outline::TRUE_TO_MM / $place->factor();
         foreach ($this->blocks[$block] ?? [] as $entity) {
-            self::isWithin(++$this->visited);
+            OutlineFile::keepWithin(++$this->visited);
             if ($entity->type === 'BLOCK' || $entity->get(67) === '1') {
                 continue;
             }
@@ -117,7 +117,7 @@ final class DxfOutline
                 continue;
             }
             foreach ($this->places($entity) as $inner) {
-                self::isWithin(++$this->visited);
+                OutlineFile::keepWithin(++$this->visited);
                 yield from $this->strokes($name, $place->after($inner), $depth + 1);
             }
         }
@@ -127,7 +127,7 @@ final class DxfOutline
     private function places(DxfEntity $insert): iterable
     {
         [$columns, $rows] = [max(1, (int) $insert->number(70, 1.0)), max(1, (int) $insert->number(71, 1.0))];
-        self::isWithin($columns * $rows);
+        OutlineFile::keepWithin($columns * $rows);
         $base = ($this->blocks[(string) $insert->get(2)] ?? [])[0] ?? null;
         $at = $insert->isFromBelow() ? Transform::mirrored() : Transform::none();
         $at = $at->after(Transform::moved($insert->point(10)))->after(Transform::turned(deg2rad($insert->number(50))));
@@ -137,10 +137,5 @@ final class DxfOutline
                 ->after(Transform::stretched($insert->number(41, 1.0), $insert->number(42, 1.0)))
                 ->after(Transform::moved(($base?->point(10) ?? new Point(0, 0))->times(-1)));
         }
-    }
-
-    private static function isWithin(int $count): void
-    {
-        $count <= OutlineFile::MOST_POINTS || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => OutlineFile::MOST_POINTS]));
     }
 }

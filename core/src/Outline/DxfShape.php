@@ -108,6 +108,7 @@ final readonly class DxfShape
         $points = [];
         foreach ($vertices as $i => [$from, $bulge]) {
             $points[] = $from;
+            OutlineFile::keepWithin(count($points));
             $next = $vertices[$i + 1] ?? ($isClosed ? $vertices[0] : null);
             if ($next === null || abs($bulge) < 1e-9) {
                 continue;

@@ -17,6 +17,12 @@ final readonly class OutlineFile
     /** What a drawing's own unit may be said to be, in millimetres; px is CSS's, 1/96 in. */
     public const UNITS = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'px' => 25.4 / 96];
 
+    /** @throws InvalidDocument when there is more of something in a drawing than an outline has */
+    public static function keepWithin(int $count, int $most = self::MOST_POINTS): void
+    {
+        $count <= $most || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => $most]));
+    }
+
     private function __construct(public string $format, public ?string $unit, public Outline $outline)
     {
     }

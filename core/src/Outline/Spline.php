@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core\Outline;
 
 use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Geometry\Point;
 
 /**
@@ -63,7 +62,7 @@ final readonly class Spline
                 continue;
             }
             $drawn === [] && $drawn[] = $this->at($from, $span);
-            count($drawn) <= OutlineFile::MOST_POINTS || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => OutlineFile::MOST_POINTS]));
+            OutlineFile::keepWithin(count($drawn));
             // A span may turn as often as its degree says; halves of it are looked at alone.
             for ($i = 0; $i < $this->degree; $i++) {
                 [$a, $b] = [$from + ($to - $from) * $i / $this->degree, $from + ($to - $from) * ($i + 1) / $this->degree];

@@ -67,7 +67,7 @@ final class SvgOutline
             $attributes = self::attributes($element);
             self::isHostile((string) $element->localName, $attributes) && throw InvalidDocument::at('/file', Reason::of('outline.script'));
             isset($attributes['id']) && $byId[$attributes['id']] ??= $element;
-            self::isWithin(++$count);
+            OutlineFile::keepWithin(++$count);
         }
         $drawing = new self($byId);
 
@@ -91,7 +91,7 @@ final class SvgOutline
     /** @return iterable<Stroke> */
     private function element(DOMElement $element, Transform $place, int $depth): iterable
     {
-        self::isWithin(++$this->visited);
+        OutlineFile::keepWithin(++$this->visited);
         $name = (string) $element->localName;
         $attributes = self::attributes($element);
         if (in_array($name, self::LEFT_OUT, true) || preg_match('/\bdisplay\s*:\s*none\b/', 'display:'.($attributes['display'] ?? '').';'.($attributes['style'] ?? '')) === 1) {
@@ -169,11 +169,6 @@ final class SvgOutline
         }
 
         return $attributes;
-    }
-
-    private static function isWithin(int $count): void
-    {
-        $count <= OutlineFile::MOST_POINTS || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => OutlineFile::MOST_POINTS]));
     }
 
     /** @param array<string, string> $attributes */

@@ -137,7 +137,7 @@ final class SvgPath
         $this->points === [] && $this->points = [$this->at];
         array_push($this->points, ...$points);
         $this->at = $points[count($points) - 1];
-        count($this->points) <= OutlineFile::MOST_POINTS || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => OutlineFile::MOST_POINTS]));
+        OutlineFile::keepWithin(count($this->points));
     }
 
     /**

@@ -191,6 +191,7 @@ final class OutlineFileTest extends TestCase
         yield 'a spline without weight' => [$entities(self::spline(2, [0, 0, 0, 1, 1, 1], [[0, 0], [30, 40], [60, 0]], [1, 0, 1])), 'outline.spline'];
         yield 'a million of one block' => [$entities(self::dxf('INSERT', [2 => 'TERN', 70 => 1000, 71 => 1000])), 'outline.too-much'];
         $nest = fn (int $i): string => self::dxf('BLOCK', [2 => "B$i", 10 => 0, 20 => 0]).str_repeat(self::dxf('INSERT', [2 => 'B'.($i + 1)]), 40).self::dxf('ENDBLK', []);
+        yield 'a polyline of nothing but large arcs' => [$entities(self::dxf('LWPOLYLINE', [70 => 1]).str_repeat("10\n0\n20\n0\n42\n1\n10\n99000\n20\n0\n42\n1\n", 2000)), 'outline.too-much'];
         yield 'rows of nothing, over and over' => [$entities(str_repeat(self::dxf('INSERT', [2 => 'TERN', 70 => 200, 71 => 200]), 2)), 'outline.too-much'];
         yield 'blocks of nothing but blocks' => ["0\nSECTION\n2\nBLOCKS\n".implode('', array_map($nest, range(0, 10)))."0\nENDSEC\n".$entities(self::dxf('INSERT', [2 => 'B0'])), 'outline.too-much'];
         yield 'FOLD without edges' => ['{"vertices_coords":[[0,0]],"frame_unit":"mm"}', 'outline.fold'];
