@@ -31,6 +31,24 @@ final class AlternativesTest extends TestCase
         }
     }
 
+    /** Whatever is set on a tool belongs to a setting that can be moved by itself, and a step one way or the other is offered for it. */
+    public function test_every_figure_of_every_make_has_a_step_up_or_down(): void
+    {
+        $little = ['make' => 'diagonal-envelope', 'holds' => ['width' => '64 mm', 'height' => '46 mm', 'thickness' => '0.3 mm'], 'system' => 'metric'];
+        $doubled = ['make' => 'tray-and-lid', 'options' => ['trayWall' => 'doubled', 'lidWall' => 'doubled']];
+        $specs = [$little, $doubled, ...array_map(fn (string $make) => ['make' => $make], Makes::all()->ids())];
+        foreach ($specs as $spec) {
+            $spec += ['holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1/4 in']];
+            $offered = [];
+            foreach (Sizing::ofEverything()->alternatives($spec) as $one) {
+                $offered[$one->piece] = [...($offered[$one->piece] ?? []), ...$one->setting->measures];
+            }
+            foreach (Sizing::ofEverything()->size($spec)->pieces as $piece) {
+                self::assertSame([], array_diff(array_keys($piece->measures), $offered[$piece->id] ?? []), "{$spec['make']}, $piece->id");
+            }
+        }
+    }
+
     public function test_a_larger_square_only_makes_the_face_wider(): void
     {
         $changes = self::changes(self::ENVELOPE, 'side', 1);
