@@ -132,6 +132,7 @@ final readonly class DesignWriter
             'standoff' => self::mm($measure->standoff ?? Length::zero()),
             'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->text($measure->groove)],
             'side' => $measure->side,
+            'corner' => $measure->rail === null ? null : self::point($measure->rail->corner),
             'edges' => $measure->rail === null ? array_merge(...array_map($piece->pattern->edgesNamed(...), $measure->creases)) : $piece->pattern->edgesAlong($measure->rail->onRail, $measure->rail->end),
             'madeOf' => $this->madeOf($measure->madeOf),
         ];
@@ -167,8 +168,6 @@ final readonly class DesignWriter
     /** @return Json */
     private function step(WorkStep $step, Lying $lying): array
     {
-        $point = fn (Point $p): array => [round($p->x, self::DECIMALS), round($p->y, self::DECIMALS)];
-
         return [
             'do' => $step->do->value,
             'piece' => $step->piece,
@@ -178,7 +177,7 @@ final readonly class DesignWriter
             'faces' => $step->faces,
             'onto' => $step->onto,
             'advice' => $step->advice,
-            'lying' => ['turn' => round($lying->turn, self::DECIMALS), 'isWhole' => $lying->isWhole, 'line' => $lying->line === null ? null : array_map($point, $lying->line), 'done' => $lying->done],
+            'lying' => ['turn' => round($lying->turn, self::DECIMALS), 'isWhole' => $lying->isWhole, 'line' => $lying->line === null ? null : array_map(self::point(...), $lying->line), 'done' => $lying->done],
         ];
     }
 
@@ -218,7 +217,7 @@ final readonly class DesignWriter
     private function closure(Piece $piece): ?array
     {
         $closure = Closure::of($this->design->request->closure, $piece);
-        $at = fn (?Point $point): ?array => $point === null ? null : [round($point->x, self::DECIMALS), round($point->y, self::DECIMALS)];
+        $at = fn (?Point $point): ?array => $point === null ? null : self::point($point);
 
         return $closure === null ? null : [
             'kind' => $closure->kind, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
@@ -275,7 +274,13 @@ final readonly class DesignWriter
     /** @return list<array{float, float}> */
     private static function ring(Polygon $polygon): array
     {
-        return array_map(fn (Point $point) => [round($point->x, self::DECIMALS), round($point->y, self::DECIMALS)], $polygon->points);
+        return array_map(self::point(...), $polygon->points);
+    }
+
+    /** @return array{float, float} */
+    private static function point(Point $point): array
+    {
+        return [round($point->x, self::DECIMALS), round($point->y, self::DECIMALS)];
     }
 
     private static function mm(Length $length): float

@@ -15,6 +15,7 @@ use Gimbo\Core\Geometry\Point;
  */
 final readonly class Spline
 {
+    /** Drawing programs write 3, seldom 5; what is far beyond is no outline, only work. */
     public const MOST_DEGREE = 15;
 
     /** A span is halved at most so often. */

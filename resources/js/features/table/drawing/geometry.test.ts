@@ -11,6 +11,7 @@ const measure = (some: Partial<Measure>): Measure => ({
   text: '92 mm',
   standoff: 0,
   groove: null,
+  corner: null,
   side: 1,
   edges: [],
   madeOf: [],

@@ -1,6 +1,6 @@
 import type { Piece, Sized, Step } from '@/api/client'
 import { path, type XY } from '../drawing/geometry'
-import { cornerOf, type OnTool } from './lying'
+import type { OnTool } from './lying'
 
 const FOLDING = ['fold', 'glue', 'close', 'fill']
 
@@ -129,7 +129,7 @@ function Marks({ piece, step, lies }: PartProps & { step: Step }) {
 /** A corner that a slanted cut has taken off. */
 function CutOff({ piece, step, lies }: PartProps & { step: Step }) {
   const ends = step.lying.line as unknown as XY[]
-  const corner = cornerOf(piece, piece.measures[step.measures[0] ?? -1]?.from ?? '')
+  const corner = (piece.measures[step.measures[0] ?? -1]?.corner ?? ends[0]) as unknown as XY
   return (
     <>
       <polygon points={path([...ends, corner].map(lies.at))} className="fill-panel stroke-panel" strokeWidth="4" />

@@ -1,7 +1,7 @@
 import type { Piece, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import type { XY } from '../drawing/geometry'
-import { cornerOf, type OnTool } from './lying'
+import type { OnTool } from './lying'
 
 const RAIL_PX = 12
 const PAST_PX = 18
@@ -17,8 +17,8 @@ interface RailProps {
 function marksOf({ piece, step, lies }: RailProps) {
   const measure = piece.measures[step.measures[0] ?? -1]
   const [onRail] = (step.lying.line ?? []) as unknown as XY[]
-  if (!measure || !onRail) return null
-  return { measure, rail: lies.at(onRail), corner: lies.at(cornerOf(piece, measure.from)) }
+  if (!measure?.corner || !onRail) return null
+  return { measure, rail: lies.at(onRail), corner: lies.at(measure.corner as unknown as XY) }
 }
 
 /** The trimmer's rail along the cut, what lies on it, and how far off the corner is. */

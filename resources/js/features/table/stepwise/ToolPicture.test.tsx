@@ -1,12 +1,21 @@
 import { render, screen } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import type { Piece, Sized, Step } from '@/api/client'
-import { cornerOf, onTool } from './lying'
+import { onTool } from './lying'
 import { ToolPicture } from './ToolPicture'
 
 vi.mock('@/ui/useSize', () => ({ useSize: () => [{ current: null }, { width: 600, height: 500 }] }))
 
-const measure = (of: object) => ({ from: 'left', at: 50, text: '50 mm', standoff: 0, groove: null, edges: [], ...of })
+const measure = (of: object) => ({
+  from: 'left',
+  at: 50,
+  text: '50 mm',
+  standoff: 0,
+  groove: null,
+  corner: null,
+  edges: [],
+  ...of,
+})
 const piece = {
   id: 'card',
   sheet: { width: 100, height: 80, text: { width: '100 mm', height: '80 mm' } },
@@ -14,7 +23,7 @@ const piece = {
     measure({ text: '100 mm' }),
     measure({}),
     measure({ from: 'top-left', at: 40, text: '40 mm', standoff: 1, groove: { at: 71, text: '71 mm' } }),
-    measure({ from: 'top-right', at: 12, text: '12 mm' }),
+    measure({ from: 'top-right', at: 12, text: '12 mm', corner: [100, 80] }),
   ],
   contents: null,
   fold: {
@@ -81,10 +90,5 @@ describe('onTool', () => {
     expect(lies.at([100, 0])).toEqual([10, 420].map((to) => expect.closeTo(to) as number))
     expect(lies.height).toBeCloseTo(400)
     expect(lies.width).toBeCloseTo(320)
-  })
-
-  it('knows the corner a slanted cut takes off', () => {
-    expect(cornerOf(piece, 'top-right')).toEqual([100, 80])
-    expect(cornerOf(piece, 'bottom-left')).toEqual([0, 0])
   })
 })

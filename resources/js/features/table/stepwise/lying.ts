@@ -65,8 +65,3 @@ export function turnedSince(
   // To a corner or a slant it is not turned by quarters: how it lies is said there.
   return Number.isInteger(quarters) ? quarters : 0
 }
-
-/** The corner of the sheet that a slanted cut takes off. */
-export function cornerOf(piece: Piece, from: string): XY {
-  return [from.endsWith('right') ? piece.sheet.width : 0, from.startsWith('top') ? piece.sheet.height : 0]
-}
