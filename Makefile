@@ -1,6 +1,6 @@
 # What CI runs is `make check`; bin/test installs what it needs and calls it.
 
-.PHONY: check style types analyse core app units journeys property bench screenshots
+.PHONY: check style types analyse core app units journeys property bench screenshots same
 
 check: types style analyse core app units journeys
 
@@ -40,3 +40,7 @@ bench:
 # Takes the pictures of every main view anew, for views that changed on purpose. Look at each of them afterwards.
 screenshots:
 	npx playwright test pictures --update-snapshots=all
+
+# Holds today's results against those of a commit: `make same COMMIT=main`; `LINE=` writes one difference out.
+same:
+	bench/same/run $(COMMIT) $(or $(RUNS),2000) $(LINE)
