@@ -23,7 +23,7 @@ require __DIR__.'/../vendor/autoload.php';
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
-$drafts = Design::query()->get()->map(fn (Design $design): Draft => $app->make(Drafting::class)->draft($design))->sortByDesc(fn (Draft $draft) => count($draft->sized->steps))->values()->all();
+$drafts = Design::query()->get()->map(fn (Design $design): Draft => $app->make(Drafting::class)->draft($design))->sortByDesc(fn (Draft $draft) => count($draft->sized->steps()))->values()->all();
 $largest = $drafts[0];
 $pieces = [];
 foreach ($drafts as $draft) {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Words\Words;
+use Gimbo\Core\Document\JsonText;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\DesignWriter;
-use Gimbo\Core\Exchange\JsonText;
 use Gimbo\Core\Sizing;
 
 /** The command line: specs in, designs out. Starts no framework. */

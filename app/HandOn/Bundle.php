@@ -61,7 +61,7 @@ final readonly class Bundle
             yield "$piece->id.svg" => SvgFile::write($piece, $name);
             yield "$piece->id.dxf" => DxfFile::write($piece);
             yield "$piece->id.hpgl" => HpglFile::write($piece);
-            yield "$piece->id.fold" => json_encode(FoldFile::write($piece->pattern) + ['file_title' => $name], self::READABLE)."\n";
+            yield "$piece->id.fold" => json_encode(FoldFile::write($piece->pattern()) + ['file_title' => $name], self::READABLE)."\n";
         }
     }
 

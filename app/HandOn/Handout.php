@@ -6,20 +6,20 @@ namespace App\HandOn;
 
 use App\Draft;
 use App\Words\Words;
-use Gimbo\Core\Design\Axis;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureRow;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Change;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\Lying;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Work\Lying;
 use Illuminate\Contracts\View\Factory;
 
 /**
@@ -88,11 +88,11 @@ final readonly class Handout
         $paper = is_string($spec['name'] ?? null) ? $spec['name'] : $this->words->sentence('handout.paper');
         $list = [e($paper).', '.self::figure(LengthFormatter::for(System::Metric)->rounded($design->request->paper->caliper)).' '.e($this->words->sentence('papers.thick'))];
         foreach (ToolKind::cases() as $tool) {
-            if (array_filter($design->steps, fn (WorkStep $step) => $step->with === $tool) !== []) {
+            if (array_filter($design->steps(), fn (WorkStep $step) => $step->with === $tool) !== []) {
                 $list[] = e($this->words->sentence("handout.tool.$tool->value"));
             }
         }
-        if (array_filter($design->steps, fn (WorkStep $step) => $step->do === Deed::Glue) !== []) {
+        if (array_filter($design->steps(), fn (WorkStep $step) => $step->do === Deed::Glue) !== []) {
             $list[] = e($this->words->sentence('handout.glue'));
         }
 
@@ -110,7 +110,7 @@ final readonly class Handout
         $tables = [];
         foreach ($both[0]->pieces as $n => $piece) {
             $pieces = [$piece, $both[1]->pieces[$n] ?? $piece];
-            $rows = array_map(MeasureRow::of(...), $pieces);
+            $rows = array_map(fn (Piece $one) => MeasureRow::of($one->figures), $pieces);
             $what = array_map(fn (array $of) => array_map(fn (MeasureRow $row) => $row->what, $of), $rows);
             $pairs = $what[0] === $what[1] ? array_map(null, $rows[0], $rows[1])
                 : [...array_map(fn (MeasureRow $row) => [$row, null], $rows[0]), ...array_map(fn (MeasureRow $row) => [null, $row], $rows[1])];
@@ -173,9 +173,9 @@ final readonly class Handout
         $lying = Lying::of($own);
         $steps = [];
         $before = null;
-        foreach ($own->steps as $i => $step) {
+        foreach ($own->steps() as $i => $step) {
             $piece = $own->piece($step->piece) ?? $own->pieces[0];
-            $twin = $other->steps[$i] ?? $step;
+            $twin = $other->steps()[$i] ?? $step;
             $steps[] = [
                 'piece' => count($own->pieces) > 1 && $step->piece !== $before ? $this->pieceName($step->piece) : '',
                 'drawing' => self::asImage(Sketch::step($step, $lying[$i], $piece)),

@@ -11,8 +11,8 @@ use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\Lying;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Work\Lying;
 
 /** Small drawings for a handout, as SVG: the finished thing, and a sheet as it lies on its tool for one step. */
 final class Sketch
@@ -73,13 +73,13 @@ final class Sketch
                 default => self::creases($piece, array_merge([], ...array_map(fn (int $m) => $piece->measures[$m]->creases, $step->measures)), $at, $line * 1.8, self::NOW),
             };
         } else {
-            foreach ($piece->pattern->faces as $face) {
-                $shapes .= self::ring(array_map(fn (int $v) => $at($piece->pattern->vertices[$v]), $face->vertices), in_array($face->name, $step->faces, true) ? self::LIT : self::PAPER, 'none', 0.0);
+            foreach ($piece->pattern()->faces as $face) {
+                $shapes .= self::ring(array_map(fn (int $v) => $at($piece->pattern()->vertices[$v]), $face->vertices), in_array($face->name, $step->faces, true) ? self::LIT : self::PAPER, 'none', 0.0);
             }
             $shapes .= self::edges($piece, [Assignment::Boundary, Assignment::Cut], $at, $line).self::creases($piece, null, $at, $line, null);
         }
-        if ($step->do === Deed::TryFit && $piece->contents !== null) {
-            $shapes .= self::ring(array_map($at, $piece->contents->points), self::LIT, self::NOW, $line);
+        if ($step->do === Deed::TryFit && $piece->contents() !== null) {
+            $shapes .= self::ring(array_map($at, $piece->contents()->points), self::LIT, self::NOW, $line);
         }
 
         return self::svg($wide, $high, $shapes, $line);
@@ -93,11 +93,11 @@ final class Sketch
     private static function creases(Piece $piece, ?array $names, callable $at, float $width, ?string $colour): string
     {
         $lines = '';
-        foreach ($piece->pattern->edges as $edge) {
+        foreach ($piece->pattern()->edges as $edge) {
             $isFold = in_array($edge->assignment, [Assignment::Mountain, Assignment::Valley], true);
             if ($names === null ? $isFold : in_array($edge->name, $names, true)) {
                 $lines .= self::line(
-                    $at($piece->pattern->vertices[$edge->from]), $at($piece->pattern->vertices[$edge->to]), $colour ?? self::FOLDS[$edge->assignment === Assignment::Mountain ? 0 : 1], $width,
+                    $at($piece->pattern()->vertices[$edge->from]), $at($piece->pattern()->vertices[$edge->to]), $colour ?? self::FOLDS[$edge->assignment === Assignment::Mountain ? 0 : 1], $width,
                     ! $isFold ? [] : ($edge->assignment === Assignment::Mountain ? [6, 2, 1, 2] : [4, 2.5]),
                 );
             }
@@ -131,9 +131,9 @@ final class Sketch
      */
     private static function edges(Piece $piece, array $kinds, callable $at, float $width): string
     {
-        $edges = array_filter($piece->pattern->edges, fn (Edge $edge) => in_array($edge->assignment, $kinds, true));
+        $edges = array_filter($piece->pattern()->edges, fn (Edge $edge) => in_array($edge->assignment, $kinds, true));
 
-        return implode('', array_map(fn (Edge $edge) => self::line($at($piece->pattern->vertices[$edge->from]), $at($piece->pattern->vertices[$edge->to]), self::INK, $width), $edges));
+        return implode('', array_map(fn (Edge $edge) => self::line($at($piece->pattern()->vertices[$edge->from]), $at($piece->pattern()->vertices[$edge->to]), self::INK, $width), $edges));
     }
 
     /** @param list<array{float, float}> $ring */

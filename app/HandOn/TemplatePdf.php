@@ -60,7 +60,7 @@ final class TemplatePdf
     {
         [$wide, $high] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];
         [$columns, $rows] = [$this->tiles($wide, $this->roomWide()), $this->tiles($high, $this->roomHigh())];
-        $paths = Paths::of($piece->pattern);
+        $paths = Paths::of($piece->pattern());
         for ($row = 0; $row < $rows; $row++) {
             for ($column = 0; $column < $columns; $column++) {
                 $this->pdf->AddPage();

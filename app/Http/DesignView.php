@@ -98,7 +98,7 @@ final readonly class DesignView
     /** @return array<string, string> by pointer */
     private function choices(Sized $sized): array
     {
-        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value, '/closure' => $sized->request->closure];
+        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value, '/closure' => $sized->request->closure->value];
         foreach (['/paper/name', '/paper/colour', '/tools/name'] as $at) {
             [, $part, $field] = explode('/', $at);
             $value = ((array) ($sized->request->spec[$part] ?? []))[$field] ?? null;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use Gimbo\Core\Document\JsonText;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Exchange\JsonText;
 use Illuminate\Http\Request;
 
 /** The body of a request, read as JSON once and whole. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Words;
 
 use Gimbo\Core\Error\Problem;
+use Gimbo\Core\Error\Quantity;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
@@ -69,6 +70,7 @@ final readonly class Words
             $replace['{'.$name.'}'] = match (true) {
                 $value instanceof Length => LengthFormatter::for(System::Metric)->text($value),
                 is_array($value) => implode(', ', $value),
+                $value instanceof Quantity => throw new RuntimeException("No words for {$reason->code}'s $name."),
                 default => (string) $value,
             };
         }

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Sizes the specs of a file with the core under a folder, and prints a line of JSON for each: its result, its picture, and
- * for every fifth what a step more or less and one missed figure do. `php results.php ROOT SPECS [LINE]`; with LINE only
+ * Sizes the specs of a file with the core under a folder, and prints a line of JSON for each: its result, its steps, its picture,
+ * and for every fifth what a step more or less and one missed figure do. `php results.php ROOT SPECS [LINE]`; with LINE only
  * that one, written out whole, else a short hash of each part. Reads the core of today and of the commit it is held against.
  */
 
@@ -27,10 +27,18 @@ foreach (new SplFileObject($specs) as $line => $json) {
     }
     $spec = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
     $design = $sizing->size($spec);
-    $parts = ['result' => DesignWriter::write($design), 'picture' => StillWriter::write($design)];
+    $result = DesignWriter::write($design);
+    $parts = ['work' => [$result['steps'], $result['byTool']]];
+    unset($result['steps'], $result['byTool']);
+    // What has been added to results since, and is nothing that could differ.
+    foreach ($result['pieces'] as &$piece) {
+        unset($piece['fold']['faces_gimbo:role'], $piece['fold']['faces_gimbo:twin'], $piece['fold']['gimbo:standing']);
+    }
+    unset($piece);
+    $parts += ['result' => $result, 'picture' => StillWriter::write($design)];
     if ($line % 5 === 0) {
         $system = System::from($spec['system']);
-        $parts['steps'] = AlternativesWriter::write($sizing->alternatives($spec), $system);
+        $parts['neighbours'] = AlternativesWriter::write($sizing->alternatives($spec), $system);
         $chance = crc32($json);
         $piece = $design->pieces[$chance % count($design->pieces)];
         $measure = intdiv($chance, 7) % count($piece->measures);

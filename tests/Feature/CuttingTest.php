@@ -56,8 +56,8 @@ final class CuttingTest extends TestCase
             foreach ($jobs as $ignored) {
                 $report = $this->report();
                 [$scored, $cut] = [0.0, 0.0];
-                foreach ($piece->pattern->edges as $edge) {
-                    $length = $piece->pattern->vertices[$edge->to]->minus($piece->pattern->vertices[$edge->from])->length();
+                foreach ($piece->pattern()->edges as $edge) {
+                    $length = $piece->pattern()->vertices[$edge->to]->minus($piece->pattern()->vertices[$edge->from])->length();
                     match ($edge->assignment) {
                         Assignment::Mountain, Assignment::Valley => $scored += $length,
                         Assignment::Boundary, Assignment::Cut => $cut += $length,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Outline\FoldReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -51,7 +51,7 @@ final class HandingOnTest extends TestCase
         $svg = $this->get("/api/designs/$id/envelope.svg")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->assertDownload('boat-ticket-envelope.svg');
         self::assertStringContainsString('<g id="cut-outline"', (string) $svg->getContent());
         $fold = $this->get("/api/designs/$id/envelope.fold")->assertOk()->assertDownload('boat-ticket-envelope.fold');
-        self::assertCount(5, FoldFile::read(json_decode((string) $fold->getContent(), true))->faces);
+        self::assertCount(5, FoldReader::read(json_decode((string) $fold->getContent(), true))->faces);
         $this->getJson("/api/designs/$id/lid.svg")->assertNotFound();
     }
 

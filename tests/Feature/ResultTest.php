@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Outline\FoldReader;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -62,7 +63,7 @@ final class ResultTest extends TestCase
         foreach ($pieces as $piece) {
             self::assertGreaterThanOrEqual(1, $piece['count']);
             self::assertCount(count((array) $piece['fold']['edges_vertices']), (array) $piece['fold']['edges_assignment']);
-            self::assertSame($piece['fold']['faces_vertices'], FoldFile::write(FoldFile::read($piece['fold']))['faces_vertices']);
+            self::assertSame($piece['fold']['faces_vertices'], FoldFile::write(FoldReader::read($piece['fold']))['faces_vertices']);
             foreach ((array) $piece['measures'] as $measure) {
                 self::assertContains($measure['kind'], ['cut', 'score', 'punch', 'mark', 'trim']);
                 self::assertContains($measure['axis'], ['width', 'height', 'diagonal', 'cross-diagonal', 'edge']);

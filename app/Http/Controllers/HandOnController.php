@@ -53,7 +53,7 @@ final readonly class HandOnController
 
     public function fold(Design $design, string $piece): Response
     {
-        $fold = FoldFile::write($this->piece($design, $piece)->pattern) + ['file_title' => $design->name];
+        $fold = FoldFile::write($this->piece($design, $piece)->pattern()) + ['file_title' => $design->name];
 
         return Download::of(json_encode($fold, Bundle::READABLE)."\n", 'application/json', Str::slug("$design->name $piece").'.fold');
     }

@@ -22,8 +22,9 @@ final readonly class Pattern
      * @param list<Edge> $edges
      * @param list<Face> $faces
      * @param list<int> $layers faces of the flat folded piece from the lowest to the uppermost; empty where it does not lie flat
+     * @param int $standing index of the face the finished piece stands on
      */
-    public function __construct(public array $vertices, public array $edges, public array $faces, public array $layers = [])
+    public function __construct(public array $vertices, public array $edges, public array $faces, public array $layers = [], public int $standing = 0)
     {
         foreach ($edges as $edge) {
             isset($vertices[$edge->from], $vertices[$edge->to]) || throw new LogicException('An edge names a vertex that is not there.');

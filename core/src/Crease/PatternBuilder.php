@@ -24,8 +24,16 @@ final class PatternBuilder
     /** @var array<string, array{Assignment, float, string}> by the names of both faces */
     private array $joints = [];
 
+    /** @var array<string, FaceRole> */
+    private array $roles = [];
+
+    /** @var array<string, string> */
+    private array $twins = [];
+
     /** @var array<string, string> */
     private array $glue = [];
+
+    private ?string $standing = null;
 
     /** @var list<string> */
     private array $layers = [];
@@ -39,9 +47,27 @@ final class PatternBuilder
     /** @var list<float> */
     private array $ys = [];
 
-    public function face(string $name, Polygon $outline): self
+    public function face(string $name, Polygon $outline, FaceRole $role = FaceRole::Panel): self
     {
         $this->faces[$name] = $outline;
+        $this->roles[$name] = $role;
+
+        return $this;
+    }
+
+    /** Two faces that are mirror images of one another, and fold together. */
+    public function twins(string $face, string $other): self
+    {
+        $this->twins[$face] = $other;
+        $this->twins[$other] = $face;
+
+        return $this;
+    }
+
+    /** What the finished piece stands on; else it is the first face. */
+    public function standsOn(string $face): self
+    {
+        $this->standing = $face;
 
         return $this;
     }
@@ -67,9 +93,14 @@ final class PatternBuilder
         return $this;
     }
 
-    public function glue(string $face, string $onto): self
+    /** @param list<Join> $joins of a design; those of this piece with itself are its glue, the last of a face where it has several */
+    public function joined(string $piece, array $joins): self
     {
-        $this->glue[$face] = $onto;
+        foreach ($joins as $join) {
+            if ($join->face->piece === $piece && $join->isWithinOnePiece()) {
+                $this->glue[$join->face->face] = $join->onto->face;
+            }
+        }
 
         return $this;
     }
@@ -91,11 +122,11 @@ final class PatternBuilder
         $index = array_flip($names);
         $faces = [];
         foreach ($names as $name) {
-            $onto = $this->glue[$name] ?? null;
-            $faces[] = new Face($rings[$name], $name, $onto === null ? null : $index[$onto]);
+            [$onto, $twin] = [$this->glue[$name] ?? null, $this->twins[$name] ?? null];
+            $faces[] = new Face($rings[$name], $name, $onto === null ? null : $index[$onto], $this->roles[$name], $twin === null ? null : $index[$twin]);
         }
 
-        return new Pattern($this->vertices, $this->edges($rings), $faces, array_map(fn (string $name) => $index[$name], $this->layers));
+        return new Pattern($this->vertices, $this->edges($rings), $faces, array_map(fn (string $name) => $index[$name], $this->layers), $this->standing === null ? 0 : $index[$this->standing]);
     }
 
     /**

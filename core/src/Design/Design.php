@@ -4,30 +4,49 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Design;
 
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Extra\BellyBand;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
+use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Steps\WorkStep;
 
-/** What sizing answers: every piece with its measures, the room inside, the size closed, the fits and the steps. */
-final readonly class Design
+/** What sizing answers: the figures, and behind them, worked out when first asked for, every piece's pattern, joins and steps. */
+final class Design
 {
-    /**
-     * @param non-empty-list<Piece> $pieces
-     * @param Extents $inside free room for a block, the paper's thickness taken off
-     * @param Extents $closed outside with the contents in, the paper's thickness put on
-     * @param list<Fit> $fits
-     * @param list<WorkStep> $steps
-     * @param ?int $takes how many items stand in its depth, where it has one that is made for a stack
-     */
-    public function __construct(
-        public SizingRequest $request,
-        public array $pieces,
-        public Extents $inside,
-        public Extents $closed,
-        public array $fits,
-        public array $steps,
-        public ?int $takes = null,
-    ) {
+    public readonly SizingRequest $request;
+
+    /** @var non-empty-list<Piece> */
+    public readonly array $pieces;
+
+    /** Free room for a block, the paper's thickness taken off. */
+    public readonly Extents $inside;
+
+    /** Outside with the contents in, the paper's thickness put on. */
+    public readonly Extents $closed;
+
+    /** @var list<Fit> */
+    public readonly array $fits;
+
+    /** How many items stand in its depth, where it has one that is made for a stack. */
+    public readonly ?int $takes;
+
+    /** @var list<WorkStep>|null */
+    private ?array $steps = null;
+
+    /** @var list<Join>|null */
+    private ?array $joins = null;
+
+    public function __construct(private readonly Make $make, public readonly Figures $figures)
+    {
+        [$this->request, $this->inside, $this->closed] = [$figures->request, $figures->inside, $figures->closed];
+        [$this->fits, $this->takes] = [$figures->fits, $figures->takes];
+        $this->pieces = array_map(fn (PieceFigures $piece) => new Piece($piece, $this), $figures->pieces);
     }
 
     /** The piece with that id; null where there is none. */
@@ -42,9 +61,26 @@ final readonly class Design
         return null;
     }
 
-    /** @param list<Fit> $fits */
-    public function withFits(array $fits): self
+    /** @return list<WorkStep> in the order of the work */
+    public function steps(): array
     {
-        return new self($this->request, $this->pieces, $this->inside, $this->closed, $fits, $this->steps, $this->takes);
+        return $this->steps ??= $this->make->steps($this->figures);
+    }
+
+    /** @return list<Join> everything that is glued to something */
+    public function joins(): array
+    {
+        return $this->joins ??= $this->make->joins($this->figures);
+    }
+
+    /** The band that would hold it shut. */
+    public function bellyBand(): Rectangle
+    {
+        return BellyBand::around($this->closed, $this->request->tools->cut);
+    }
+
+    public function shapeOf(string $piece): Shape
+    {
+        return $this->make->shape($this->figures, $piece);
     }
 }

@@ -6,49 +6,151 @@ namespace Gimbo\Core\Design;
 
 use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Extra\Closure;
+use Gimbo\Core\Extra\HeldOutline;
+use Gimbo\Core\Extra\Liner;
+use Gimbo\Core\Extra\Mat;
+use Gimbo\Core\Extra\Mats;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Lie;
+use Gimbo\Core\Setting\Measure;
 
-/** One piece of paper of a design: the sheet to cut, what to set on the tools, and the pattern it becomes. */
-final readonly class Piece
+/**
+ * One piece of paper of a design: its figures, and, worked out once when first asked for, its pattern, how it folds, where its
+ * glue goes and what goes with it.
+ */
+final class Piece
 {
-    /**
-     * @param Rectangle $sheet what to cut, a whole number of the trimmer's steps
-     * @param Rectangle $exact the same before rounding
-     * @param MakeUp $sheetMadeOf of the sheet's width; of its height too where that is the same
-     * @param list<Measure> $measures in the order they are set
-     * @param array<string, Polygon> $glue where glue goes, by the face it is put on, on the flat sheet
-     * @param ?Polygon $contents where the contents lie on the flat sheet
-     * @param array<string, list<float>> $bends of creases that fold only together: the angle of each in degrees, at equal shares of the way from flat to folded
-     * @param list<Place> $places where each copy belongs when all pieces are put together; empty where it is shown by itself
-     */
-    public function __construct(
-        public string $id,
-        public int $count,
-        public Rectangle $sheet,
-        public Rectangle $exact,
-        public MakeUp $sheetMadeOf,
-        public array $measures,
-        public Pattern $pattern,
-        public Folding $folding,
-        public FoldedBox $folded,
-        public array $glue = [],
-        public ?Polygon $contents = null,
-        public Lie $lie = Lie::Square,
-        public ?MakeUp $heightMadeOf = null,
-        public array $bends = [],
-        public array $places = [],
-    ) {
+    public readonly string $id;
+
+    public readonly int $count;
+
+    /** What to cut, a whole number of the trimmer's steps. */
+    public readonly Rectangle $sheet;
+
+    /** The same before rounding. */
+    public readonly Rectangle $exact;
+
+    /** Of the sheet's width; of its height too where that is the same. */
+    public readonly MakeUp $sheetMadeOf;
+
+    public readonly ?MakeUp $heightMadeOf;
+
+    /** @var list<Measure> in the order they are set */
+    public readonly array $measures;
+
+    public readonly Lie $lie;
+
+    private ?Shape $shape = null;
+
+    private ?Folding $folding = null;
+
+    private ?FoldedBox $folded = null;
+
+    /** @var list<Polygon>|null */
+    private ?array $glue = null;
+
+    public function __construct(public readonly PieceFigures $figures, private readonly Design $design)
+    {
+        [$this->id, $this->count, $this->sheet, $this->exact] = [$figures->id, $figures->count, $figures->sheet, $figures->exact];
+        [$this->sheetMadeOf, $this->heightMadeOf, $this->measures, $this->lie] = [$figures->sheetMadeOf, $figures->heightMadeOf, $figures->measures, $figures->lie];
     }
 
-    /** The same piece, with a place among the others for each of its copies. */
-    public function placed(Place ...$places): self
+    public function pattern(): Pattern
     {
-        return new self(
-            $this->id, $this->count, $this->sheet, $this->exact, $this->sheetMadeOf, $this->measures, $this->pattern, $this->folding, $this->folded,
-            $this->glue, $this->contents, $this->lie, $this->heightMadeOf, $this->bends, array_values($places),
-        );
+        return $this->shape()->pattern;
+    }
+
+    public function folding(): Folding
+    {
+        return $this->folding ??= Folding::of($this->pattern());
+    }
+
+    /** The smallest box around it when it is folded. */
+    public function folded(): FoldedBox
+    {
+        return $this->folded ??= $this->shape()->box ?? FoldedBox::around($this->folding(), $this->shape()->width);
+    }
+
+    /** @return list<Polygon> where glue goes, on the flat sheet, join by join */
+    public function glue(): array
+    {
+        return $this->glue ??= array_values(array_filter(array_map($this->glueOf(...), $this->joins())));
+    }
+
+    /** @return list<Join> of this piece with itself */
+    public function joins(): array
+    {
+        return array_values(array_filter($this->design->joins(), fn (Join $join) => $join->face->piece === $this->id && $join->isWithinOnePiece()));
+    }
+
+    /** Where the contents lie on the flat sheet. */
+    public function contents(): ?Polygon
+    {
+        return $this->shape()->contents;
+    }
+
+    /** @return array<string, list<float>> see Shape */
+    public function bends(): array
+    {
+        return $this->shape()->bends;
+    }
+
+    /** @return list<Place> where each copy belongs when all pieces are put together; empty where it is shown by itself */
+    public function places(): array
+    {
+        return $this->shape()->places;
+    }
+
+    /** The outline of an odd-shaped thing that it holds, on the flat sheet; null where that is as its box. */
+    public function outline(): ?Polygon
+    {
+        return HeldOutline::on($this->contents(), $this->request()->item);
+    }
+
+    /** @return list<Mat> none where no mats are asked for */
+    public function mats(): array
+    {
+        $border = $this->request()->border;
+
+        return $border === null ? [] : Mats::of($this->pattern(), $border, $this->request()->tools->cut);
+    }
+
+    /** Null where no mats are asked for, or it has no flap to line. */
+    public function liner(): ?Polygon
+    {
+        return $this->request()->border === null ? null : Liner::of($this->pattern());
+    }
+
+    /** Null where none is wanted, or it has no top flap. */
+    public function closure(): ?Closure
+    {
+        return Closure::of($this->request()->closure, $this->pattern(), $this->folding(...));
+    }
+
+    private function request(): SizingRequest
+    {
+        return $this->design->request;
+    }
+
+    private function shape(): Shape
+    {
+        return $this->shape ??= $this->design->shapeOf($this->id);
+    }
+
+    private function glueOf(Join $join): ?Polygon
+    {
+        $pattern = $this->pattern();
+
+        return Overlap::onFace($this->folding(), $pattern->faceNamed($join->glued->face), $pattern->faceNamed($join->partner()->face));
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Error;
 
-use Gimbo\Core\Measure\Length;
-
 /**
  * Why something was refused, as a code and the values that belong in its sentence.
  *
@@ -17,12 +15,12 @@ final readonly class Reason
 {
     private const QUOTED_CHARACTERS = 40;
 
-    /** @param array<string, string|int|Length|list<string>> $params */
+    /** @param array<string, string|int|Quantity|list<string>> $params */
     private function __construct(public string $code, public array $params)
     {
     }
 
-    /** @param array<string, string|int|Length|list<string>> $params */
+    /** @param array<string, string|int|Quantity|list<string>> $params */
     public static function of(string $code, array $params = []): self
     {
         return new self($code, $params);

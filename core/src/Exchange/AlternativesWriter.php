@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
-use Gimbo\Core\Design\Alternative;
-use Gimbo\Core\Design\Missed;
+use Gimbo\Core\Deviation\Alternative;
+use Gimbo\Core\Deviation\Missed;
+use Gimbo\Core\Deviation\Rescue;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
@@ -22,8 +23,8 @@ final class AlternativesWriter
         $words = LengthFormatter::for($system);
 
         return array_map(fn (Alternative $one) => [
-            'piece' => $one->piece,
-            'measures' => $one->setting->measures,
+            'piece' => $one->setting->piece,
+            'measures' => $one->measures,
             'steps' => $one->steps,
             'text' => $words->text($one->at),
             'fits' => self::fits($one->changed, $words),
@@ -38,7 +39,7 @@ final class AlternativesWriter
         return [
             'text' => $words->text($missed->at), 'isGood' => $missed->gone === [], 'redo' => $missed->redo?->value, 'right' => $words->text($missed->setting->at),
             'fits' => self::fits($missed->changed, $words),
-            'rescues' => array_map(fn (array $rescue) => ['measures' => $rescue[0]->measures, 'text' => $words->text($rescue[1])], $missed->rescues),
+            'rescues' => array_map(fn (Rescue $rescue) => ['measures' => $rescue->measures, 'text' => $words->text($rescue->to)], $missed->rescues),
             'smaller' => $missed->smaller === null ? null : [
                 'width' => $words->rounded($missed->smaller->width), 'height' => $words->rounded($missed->smaller->height), 'thickness' => LengthFormatter::for(System::Metric)->rounded($missed->smaller->thickness),
             ],

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
+use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Problem;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Request\FieldReader;
 use Gimbo\Core\Sizing;
 
 /**

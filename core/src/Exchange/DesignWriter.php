@@ -4,19 +4,12 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
-use Gimbo\Core\Design\Bend;
-use Gimbo\Core\Design\Closure;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Extras;
-use Gimbo\Core\Design\FoldPlan;
-use Gimbo\Core\Design\HeldOutline;
-use Gimbo\Core\Design\Mat;
-use Gimbo\Core\Design\Mats;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureRow;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Design\Place;
+use Gimbo\Core\Extra\Mat;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\MeasureRow;
+use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
@@ -27,9 +20,12 @@ use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Steps\ByTool;
-use Gimbo\Core\Steps\Lying;
+use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Work\Bend;
+use Gimbo\Core\Work\ByTool;
+use Gimbo\Core\Work\FoldPlan;
+use Gimbo\Core\Work\Lying;
 
 /**
  * A design as the JSON document that the command prints and the browser draws.
@@ -72,9 +68,9 @@ final readonly class DesignWriter
             'inside' => $this->extents($design->inside),
             'closed' => $this->extents($design->closed),
             'takes' => $design->takes,
-            'bellyBand' => $this->rectangle(Extras::bellyBand($design->closed, $request->tools->cut)),
+            'bellyBand' => $this->rectangle($design->bellyBand()),
             'checks' => array_map($this->check(...), $design->fits),
-            'steps' => array_map($this->step(...), $design->steps, Lying::of($design)),
+            'steps' => array_map($this->step(...), $design->steps(), Lying::of($design)),
             'byTool' => ByTool::order($design),
         ];
     }
@@ -102,19 +98,19 @@ final readonly class DesignWriter
             'exact' => ['sheet' => $this->rectangle($piece->exact)],
             'sheetMadeOf' => $this->madeOf($piece->sheetMadeOf),
             'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece), $piece->measures),
-            'rows' => array_map(fn (MeasureRow $row) => ['what' => $row->what, 'measures' => $row->measures], MeasureRow::of($piece)),
-            'fold' => FoldFile::write($piece->pattern, $piece->folding),
+            'rows' => array_map(fn (MeasureRow $row) => ['what' => $row->what, 'measures' => $row->measures], MeasureRow::of($piece->figures)),
+            'fold' => FoldFile::write($piece->pattern(), $piece->folding(...)),
             'folded' => [
-                'width' => round($piece->folded->width, self::DECIMALS),
-                'height' => round($piece->folded->height, self::DECIMALS),
-                'depth' => round($piece->folded->depth, self::DECIMALS),
+                'width' => round($piece->folded()->width, self::DECIMALS),
+                'height' => round($piece->folded()->height, self::DECIMALS),
+                'depth' => round($piece->folded()->depth, self::DECIMALS),
             ],
-            'glue' => array_map(self::ring(...), array_values($piece->glue)),
-            'contents' => $piece->contents === null ? null : self::ring($piece->contents),
-            'outline' => ($outline = HeldOutline::on($piece, $this->design->request->item)) === null ? null : self::ring($outline),
+            'glue' => array_map(self::ring(...), $piece->glue()),
+            'contents' => self::ringOrNull($piece->contents()),
+            'outline' => self::ringOrNull($piece->outline()),
             'lie' => $piece->lie->value,
-            'mats' => $this->mats($piece),
-            'liner' => $this->liner($piece),
+            'mats' => array_map($this->mat(...), $piece->mats()),
+            'liner' => self::ringOrNull($piece->liner()),
             'closure' => $this->closure($piece),
         ] + ($this->withFolding ? ['folding' => $this->folding($piece)] : []);
     }
@@ -133,7 +129,7 @@ final readonly class DesignWriter
             'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->text($measure->groove)],
             'side' => $measure->side,
             'corner' => $measure->rail === null ? null : self::point($measure->rail->corner),
-            'edges' => $measure->rail === null ? array_merge(...array_map($piece->pattern->edgesNamed(...), $measure->creases)) : $piece->pattern->edgesAlong($measure->rail->onRail, $measure->rail->end),
+            'edges' => $measure->rail === null ? array_merge(...array_map($piece->pattern()->edgesNamed(...), $measure->creases)) : $piece->pattern()->edgesAlong($measure->rail->onRail, $measure->rail->end),
             'madeOf' => $this->madeOf($measure->madeOf),
         ];
     }
@@ -206,42 +202,29 @@ final readonly class DesignWriter
                 'degrees' => array_map(fn (float $degrees) => round($degrees, self::DECIMALS), $bend->degrees),
             ], $plan->bends),
             'stages' => $plan->stages,
-            'lifts' => array_map(fn (int $face) => $vector($plan->lifts[$face] ?? new Vector(0, 0, 0)), array_keys($piece->pattern->faces)),
+            'lifts' => array_map(fn (int $face) => $vector($plan->lifts[$face] ?? new Vector(0, 0, 0)), array_keys($piece->pattern()->faces)),
             'contents' => $plan->contentsFace === null ? null : ['face' => $plan->contentsFace, 'depth' => self::mm($plan->contentsDepth)],
             'side' => $plan->side,
-            'places' => array_map(fn (Place $place) => ['turn' => $place->turnDegrees, 'shift' => $vector($place->shift)], $piece->places),
+            'places' => array_map(fn (Place $place) => ['turn' => $place->turnDegrees, 'shift' => $vector($place->shift)], $piece->places()),
         ];
     }
 
     /** @return Json|null */
     private function closure(Piece $piece): ?array
     {
-        $closure = Closure::of($this->design->request->closure, $piece);
+        $closure = $piece->closure();
         $at = fn (?Point $point): ?array => $point === null ? null : self::point($point);
 
         return $closure === null ? null : [
-            'kind' => $closure->kind, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
+            'kind' => $closure->kind->value, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
             'slit' => round($closure->slitMm, self::DECIMALS),
         ];
     }
 
-    /** @return list<array{float, float}>|null where mats are asked for, and it has a flap to line */
-    private function liner(Piece $piece): ?array
+    /** @return Json */
+    private function mat(Mat $mat): array
     {
-        $liner = $this->design->request->border === null ? null : Extras::liner($piece);
-
-        return $liner === null ? null : self::ring($liner);
-    }
-
-    /** @return list<Json> */
-    private function mats(Piece $piece): array
-    {
-        $request = $this->design->request;
-        if ($request->border === null) {
-            return [];
-        }
-
-        return array_map(fn (Mat $mat) => [
+        return [
             'face' => $mat->face,
             'rectangle' => $this->rectangle($mat->rectangle),
             'ring' => self::ring($mat->outline),
@@ -250,7 +233,7 @@ final readonly class DesignWriter
                 'corner' => $cut['corner'], 'along' => self::mm($cut['along']), 'up' => self::mm($cut['up']), 'rail' => self::mm($cut['rail']),
                 'text' => array_map($this->words->rounded(...), ['along' => $cut['along'], 'up' => $cut['up'], 'rail' => $cut['rail']]),
             ], $mat->corners),
-        ], Mats::of($piece->pattern, $request->border, $request->tools->cut));
+        ];
     }
 
     /** @return Json */
@@ -269,6 +252,12 @@ final readonly class DesignWriter
             'width' => self::mm($extents->width), 'height' => self::mm($extents->height), 'depth' => self::mm($extents->depth),
             'text' => array_map($this->words->rounded(...), ['width' => $extents->width, 'height' => $extents->height, 'depth' => $extents->depth]),
         ];
+    }
+
+    /** @return list<array{float, float}>|null */
+    private static function ringOrNull(?Polygon $polygon): ?array
+    {
+        return $polygon === null ? null : self::ring($polygon);
     }
 
     /** @return list<array{float, float}> */

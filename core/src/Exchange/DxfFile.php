@@ -36,7 +36,7 @@ final class DxfFile
             [0, 'SECTION'], [2, 'TABLES'], ...self::lineTypes(), ...self::layers(), [0, 'ENDSEC'],
             [0, 'SECTION'], [2, 'ENTITIES'],
         ];
-        foreach (Paths::of($piece->pattern) as $path) {
+        foreach (Paths::of($piece->pattern()) as $path) {
             array_push($pairs, ...self::polyline($path));
         }
         array_push($pairs, [0, 'ENDSEC'], [0, 'EOF']);

@@ -4,36 +4,29 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
-use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Edge;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Pattern;
-use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Geometry\Point;
 
 /**
  * Crease patterns as FOLD 1.2 documents in millimetres.
  *
- * Three attributes of our own, in the namespace the specification leaves to programs: `faces_gimbo:name`,
- * `faces_gimbo:glue` (the index of the face it is glued to, or null) and `edges_gimbo:crease` (the score it belongs to).
- * The order of the layers travels as `faceOrders`.
+ * Attributes of our own, in the namespace the specification leaves to programs: `faces_gimbo:name`, `faces_gimbo:role` (what it is
+ * for, see FaceRole), `faces_gimbo:twin` (the index of its mirror image, or null), `faces_gimbo:glue` (of the face it is glued to, or
+ * null), `edges_gimbo:crease` (the score it belongs to), and `gimbo:standing` (the face the finished piece stands on). The order of
+ * the layers travels as `faceOrders`. Read back by Outline\FoldReader.
  */
 final class FoldFile
 {
     private const DECIMALS = 6;
 
-    private const LARGEST = 10_000;
-
-    /** `frame_unit` as FOLD 1.2 knows it. */
-    public const UNITS_IN_MM = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'm' => 1000.0, 'um' => 0.001, 'nm' => 1e-6];
-
     /**
-     * @param ?Folding $folding of the same pattern, where it is at hand
+     * @param (callable(): Folding)|null $folding the same pattern folded, where that is at hand
      * @return array<string, mixed>
      */
-    public static function write(Pattern $pattern, ?Folding $folding = null): array
+    public static function write(Pattern $pattern, ?callable $folding = null): array
     {
         $document = [
             'file_spec' => 1.2,
@@ -49,60 +42,13 @@ final class FoldFile
             'edges_gimbo:crease' => array_map(fn (Edge $edge) => $edge->name, $pattern->edges),
             'faces_vertices' => array_map(fn (Face $face) => $face->vertices, $pattern->faces),
             'faces_gimbo:name' => array_map(fn (Face $face) => $face->name, $pattern->faces),
+            'faces_gimbo:role' => array_map(fn (Face $face) => $face->role->value, $pattern->faces),
+            'faces_gimbo:twin' => array_map(fn (Face $face) => $face->twin, $pattern->faces),
             'faces_gimbo:glue' => array_map(fn (Face $face) => $face->gluedTo, $pattern->faces),
+            'gimbo:standing' => $pattern->standing,
         ];
 
-        return $pattern->layers === [] ? $document : $document + ['faceOrders' => self::orders($folding ?? Folding::of($pattern))];
-    }
-
-    /**
-     * Reads what write() wrote, and any FOLD document with coordinates in the plane and a known unit.
-     *
-     * @param mixed $document as JSON gives it
-     *
-     * @throws InvalidDocument at the attribute that is missing or wrong
-     */
-    public static function read(mixed $document): Pattern
-    {
-        if (! is_array($document)) {
-            throw InvalidDocument::at('', Reason::of('document.not-an-object'));
-        }
-        $scale = self::UNITS_IN_MM[self::text($document['frame_unit'] ?? null)] ?? throw InvalidDocument::at('/frame_unit', Reason::of('fold.unit', ['known' => array_keys(self::UNITS_IN_MM)]));
-        $vertices = [];
-        foreach (self::rows($document, 'vertices_coords') as $i => $row) {
-            $vertices[] = self::point($row, "/vertices_coords/$i", $scale);
-        }
-        $count = count($vertices);
-        $assignments = self::rows($document, 'edges_assignment', required: false);
-        $angles = self::rows($document, 'edges_foldAngle', required: false);
-        $creases = self::rows($document, 'edges_gimbo:crease', required: false);
-        $edges = [];
-        foreach (self::rows($document, 'edges_vertices') as $i => $row) {
-            $ends = self::indexes($row, "/edges_vertices/$i", $count);
-            count($ends) === 2 || throw InvalidDocument::at("/edges_vertices/$i", Reason::of('fold.edge'));
-            $assignment = Assignment::tryFrom(self::text($assignments[$i] ?? 'U'));
-            $angle = $angles[$i] ?? 0.0;
-            $edges[] = new Edge(
-                $ends[0], $ends[1],
-                $assignment ?? throw InvalidDocument::at("/edges_assignment/$i", Reason::of('fold.assignment', ['known' => array_column(Assignment::cases(), 'value')])),
-                is_int($angle) || is_float($angle) ? (float) $angle : 0.0,
-                isset($creases[$i]) ? self::text($creases[$i]) : null,
-            );
-        }
-        $names = self::rows($document, 'faces_gimbo:name', required: false);
-        $glue = self::rows($document, 'faces_gimbo:glue', required: false);
-        $rings = self::rows($document, 'faces_vertices', required: false);
-        $faces = [];
-        foreach ($rings as $i => $row) {
-            $onto = $glue[$i] ?? null;
-            $faces[] = new Face(
-                self::indexes($row, "/faces_vertices/$i", $count),
-                isset($names[$i]) ? self::text($names[$i]) : null,
-                $onto === null ? null : self::indexes([$onto], "/faces_gimbo:glue/$i", count($rings))[0],
-            );
-        }
-
-        return new Pattern($vertices, $edges, $faces, self::layers(self::rows($document, 'faceOrders', required: false), count($faces)));
+        return $pattern->layers === [] ? $document : $document + ['faceOrders' => self::orders($folding === null ? Folding::of($pattern) : $folding())];
     }
 
     /** @return list<array{int, int, int}> each face against every one below it: [f, g, s] as FOLD has it, s against g's own normal */
@@ -119,71 +65,5 @@ final class FoldFile
         }
 
         return $orders;
-    }
-
-    /**
-     * @param list<mixed> $orders
-     * @return list<int> faces from the lowest to the uppermost, as far as write() gave a complete order
-     */
-    private static function layers(array $orders, int $faces): array
-    {
-        if (count($orders) !== intdiv($faces * ($faces - 1), 2) || $orders === []) {
-            return [];
-        }
-        $below = array_fill(0, $faces, 0);
-        foreach ($orders as $order) {
-            $upper = is_array($order) ? ($order[0] ?? null) : null;
-            is_int($upper) && isset($below[$upper]) && $below[$upper]++;
-        }
-        asort($below);
-
-        return array_keys($below);
-    }
-
-    /**
-     * @param array<mixed> $document
-     * @return list<mixed>
-     */
-    private static function rows(array $document, string $key, bool $required = true): array
-    {
-        $rows = $document[$key] ?? ($required ? null : []);
-        if (! is_array($rows) || ! array_is_list($rows) || count($rows) > self::LARGEST) {
-            throw InvalidDocument::at("/$key", Reason::of('fold.list', ['most' => self::LARGEST]));
-        }
-
-        return $rows;
-    }
-
-    private static function point(mixed $row, string $at, float $scale): Point
-    {
-        $x = is_array($row) ? ($row[0] ?? null) : null;
-        $y = is_array($row) ? ($row[1] ?? null) : null;
-        if (! (is_int($x) || is_float($x)) || ! (is_int($y) || is_float($y))) {
-            throw InvalidDocument::at($at, Reason::of('fold.point'));
-        }
-
-        return new Point($x * $scale, $y * $scale);
-    }
-
-    /** @return list<int> */
-    private static function indexes(mixed $row, string $at, int $count): array
-    {
-        if (! is_array($row) || ! array_is_list($row) || $row === []) {
-            throw InvalidDocument::at($at, Reason::of('fold.indexes', ['most' => $count - 1]));
-        }
-        $indexes = [];
-        foreach ($row as $index) {
-            if (! is_int($index) || $index < 0 || $index >= $count) {
-                throw InvalidDocument::at($at, Reason::of('fold.indexes', ['most' => $count - 1]));
-            }
-            $indexes[] = $index;
-        }
-
-        return $indexes;
-    }
-
-    private static function text(mixed $value): string
-    {
-        return is_string($value) ? $value : '';
     }
 }

@@ -26,7 +26,7 @@ final class HpglFile
     {
         $job = "IN;\n";
         $held = 0;
-        foreach (Paths::of($piece->pattern) as $path) {
+        foreach (Paths::of($piece->pattern()) as $path) {
             $pen = $path->layer->isCut() ? self::CUTTING : self::SCORING;
             if ($held !== $pen) {
                 $held = $pen;

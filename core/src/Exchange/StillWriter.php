@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\FoldPlan;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Design\Place;
+use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Request\Item;
+use Gimbo\Core\Work\FoldPlan;
 
 /**
  * A still picture of the finished thing, seen from above the table at an angle: flat shaded faces, the farthest first.
@@ -97,19 +97,19 @@ final class StillWriter
     private static function faces(Design $design): array
     {
         $faces = [];
-        $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->places !== []);
+        $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->places() !== []);
         foreach ($pieces === [] ? [$design->pieces[0]] : $pieces as $piece) {
             $plan = FoldPlan::of($piece, $design);
-            foreach ($piece->places === [] ? [Place::asItLies()] : $piece->places as $place) {
-                $isPutOn = $place->turnDegrees === 180.0 && $piece->pattern->layers === [];
+            foreach ($piece->places() === [] ? [Place::asItLies()] : $piece->places() as $place) {
+                $isPutOn = $place->turnDegrees === 180.0 && $piece->pattern()->layers === [];
                 $held = new Vector(0, 0, $isPutOn ? $place->shift->z * self::HELD_ABOVE : 0.0);
                 foreach ([...$plan->at($plan->ajar()), ...$plan->edgesAt($plan->ajar())] as $ring) {
                     $faces[] = [array_map(fn (Vector $v) => $place->of($v)->plus($held), $ring), null];
                 }
             }
-            if ($plan->contentsFace === $plan->root && $piece->contents !== null) {
+            if ($plan->contentsFace === $plan->root && $piece->contents() !== null) {
                 $top = $plan->contentsDepth->toMillimetres();
-                $faces[] = [array_map(fn ($p) => new Vector($p->x, $p->y, $top + 0.1), $piece->contents->points), 'held'];
+                $faces[] = [array_map(fn ($p) => new Vector($p->x, $p->y, $top + 0.1), $piece->contents()->points), 'held'];
             }
         }
 

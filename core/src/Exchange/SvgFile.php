@@ -49,10 +49,10 @@ final class SvgFile
         ], function () use ($xml, $piece, $title, $high): void {
             $xml->writeElement('title', $title);
             $at = fn (Point $p): string => self::number($p->x + self::MARGIN_MM).','.self::number($high - $p->y + self::MARGIN_MM);
-            foreach (['glue' => array_values($piece->glue), 'notes' => array_filter([$piece->contents])] as $id => $areas) {
+            foreach (['glue' => $piece->glue(), 'notes' => array_filter([$piece->contents()])] as $id => $areas) {
                 self::group($xml, $id, self::AREAS[$id], fn () => array_map(fn (Polygon $area) => self::element($xml, 'polygon', ['points' => implode(' ', array_map($at, $area->points))]), $areas));
             }
-            $paths = Paths::of($piece->pattern);
+            $paths = Paths::of($piece->pattern());
             foreach (Layer::cases() as $layer) {
                 self::group($xml, $layer->value, self::LINES[$layer->value], fn () => array_map(
                     fn (Path $path) => $path->layer === $layer && self::element($xml, 'path', ['d' => 'M '.implode(' L ', array_map($at, $path->points)).($path->isClosed ? ' Z' : '')]), $paths,

@@ -19,10 +19,10 @@ final class ThumbnailWriter
             'width' => round($piece->sheet->width->toMillimetres(), 1),
             'height' => round($piece->sheet->height->toMillimetres(), 1),
             'lie' => $piece->lie->value,
-            'faces' => array_map(fn (Face $face) => array_map(fn (int $v) => [round($piece->pattern->vertices[$v]->x, 1), round($piece->pattern->vertices[$v]->y, 1)], $face->vertices), $piece->pattern->faces),
-            'cuts' => self::lines($piece->pattern, Assignment::Boundary, Assignment::Cut),
-            'mountains' => self::lines($piece->pattern, Assignment::Mountain),
-            'valleys' => self::lines($piece->pattern, Assignment::Valley),
+            'faces' => array_map(fn (Face $face) => array_map(fn (int $v) => [round($piece->pattern()->vertices[$v]->x, 1), round($piece->pattern()->vertices[$v]->y, 1)], $face->vertices), $piece->pattern()->faces),
+            'cuts' => self::lines($piece->pattern(), Assignment::Boundary, Assignment::Cut),
+            'mountains' => self::lines($piece->pattern(), Assignment::Mountain),
+            'valleys' => self::lines($piece->pattern(), Assignment::Valley),
         ];
     }
 

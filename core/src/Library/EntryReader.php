@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Library;
 
+use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
@@ -13,7 +14,6 @@ use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Weight;
-use Gimbo\Core\Request\FieldReader;
 use Gimbo\Core\Tool\Tools;
 
 /**

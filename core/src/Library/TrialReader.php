@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Library;
 
+use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
@@ -11,7 +12,6 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
-use Gimbo\Core\Request\FieldReader;
 use Gimbo\Core\Tool\Calibration;
 
 /** Reads what was measured in a trial, bare numbers in its own `system`, and works out what it says. */

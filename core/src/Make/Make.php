@@ -4,24 +4,27 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make;
 
-use Gimbo\Core\Design\Design;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\OptionSpec;
+use Gimbo\Core\Request\Offer;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\NothingLeft;
+use Gimbo\Core\Steps\WorkStep;
 
-/** Something that can be made. One folder each, registered in Makes. */
-interface Make
+/**
+ * Something that can be made. One folder each, registered in Makes.
+ *
+ * A request is planned into settings once; settings are settled into figures as often as one is looked at otherwise; shapes,
+ * joins and steps are worked out only when somebody asks.
+ */
+interface Make extends Offer
 {
-    public function id(): string;
-
     /** @return non-empty-list<HeldKind> what it is made for */
     public function holds(): array;
-
-    /** @return list<OptionSpec> */
-    public function options(): array;
 
     /**
      * The lengths its options come to for a request, asked for or worked out, by option.
@@ -30,16 +33,29 @@ interface Make
      */
     public function chosenLengths(SizingRequest $request): array;
 
-    /** The room it gives around an item when none is asked for. */
-    public function usualClearance(Item $item): Clearance;
+    /** Every setting, rounded to its tool in the order of the work, each later one from the earlier as they will really be. */
+    public function plan(SizingRequest $request, Planning $planning): Plan;
 
-    /** What must be made to hold the item. What cannot be made is said in the fits. */
-    public function design(SizingRequest $request): Design;
+    /**
+     * What the settings come to, set as planned or otherwise. What cannot be made is said in the fits.
+     *
+     * @throws NothingLeft where a setting leaves nothing of a panel or a seam
+     */
+    public function settle(Plan $plan): Figures;
+
+    /** What one of the pieces becomes. */
+    public function shape(Figures $figures, string $piece): Shape;
+
+    /** @return list<Join> everything that is glued to something */
+    public function joins(Figures $figures): array;
+
+    /** @return list<WorkStep> in the order of the work */
+    public function steps(Figures $figures): array;
 
     /**
      * Edits to the request that may mend a fit that fails, the least change first; Sizing tries each before it is offered.
      *
      * @return list<Remedy>
      */
-    public function remedies(string $fit, Design $design): array;
+    public function remedies(string $fit, Figures $figures): array;
 }

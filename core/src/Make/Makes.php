@@ -15,10 +15,11 @@ use Gimbo\Core\Make\SlantGateCard\SlantGateCard;
 use Gimbo\Core\Make\SlopeBox\SlopeBox;
 use Gimbo\Core\Make\StraightEnvelope\StraightEnvelope;
 use Gimbo\Core\Make\TrayAndLid\TrayAndLid;
+use Gimbo\Core\Request\Offers;
 use LogicException;
 
 /** Everything that can be made, by id: the one place where a make is registered. */
-final readonly class Makes
+final readonly class Makes implements Offers
 {
     /** @var array<string, Make> */
     private array $byId;

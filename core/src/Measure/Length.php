@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Measure;
 
+use Gimbo\Core\Error\Quantity;
 use LogicException;
 
 /**
@@ -13,7 +14,7 @@ use LogicException;
  * thousandth of an inch, a micrometre and a PDF point are all whole (docs/adr/0001). At most ±10^15 ticks (2,800 km), far
  * inside a 64-bit integer: overflow is misuse and throws a LogicException.
  */
-final readonly class Length
+final readonly class Length implements Quantity
 {
     public const TICKS_PER_MM = 360_000;
 

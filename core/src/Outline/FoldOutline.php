@@ -6,7 +6,6 @@ namespace Gimbo\Core\Outline;
 
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Geometry\Point;
 
 /** The boundary edges of a FOLD document (FOLD 1.2, `edges_assignment` B). A `frame_unit` of `unit`, or none, says nothing of its size. */
@@ -28,7 +27,7 @@ final class FoldOutline
             }
         }
 
-        return new Drawing(is_string($unit) ? FoldFile::UNITS_IN_MM[$unit] ?? null : null, fn (float $scale) => array_map(
+        return new Drawing(is_string($unit) ? FoldReader::UNITS_IN_MM[$unit] ?? null : null, fn (float $scale) => array_map(
             fn (array $line) => new Stroke([$line[0]->times($scale), $line[1]->times($scale)], false), $lines,
         ));
     }

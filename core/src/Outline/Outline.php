@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Outline;
 
+use Gimbo\Core\Document\Limit;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Geometry\Point;
@@ -15,8 +16,6 @@ final readonly class Outline
 {
     /** Curves are drawn, and corners left out, to within this, mm. */
     public const TRUE_TO_MM = 0.02;
-
-    public const MOST_POINTS = 400;
 
     /** A bare number in a drawing is no exact length: what is as near as this to a sixty-fourth of an inch is meant as one, mm. */
     private const MEANT_MM = 0.005;
@@ -52,7 +51,7 @@ final readonly class Outline
         if (max($wide, $high) > self::LARGEST_MM || min($wide, $high) < self::TRUE_TO_MM) {
             throw InvalidDocument::at('/file', Reason::of('outline.size', ['most' => (int) self::LARGEST_MM]));
         }
-        $simple = Simpler::ring($points, self::TRUE_TO_MM, self::MOST_POINTS);
+        $simple = Simpler::ring($points, self::TRUE_TO_MM, Limit::OUTLINE_POINTS);
 
         return new self(array_map(fn (Point $p) => new Point(round($p->x - $left, self::DECIMALS), round($p->y - $bottom, self::DECIMALS)), $simple), self::meant($wide), self::meant($high));
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Outline;
 
+use Gimbo\Core\Document\JsonText;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Exchange\JsonText;
 
 /** Reads the outline of what must be held from an SVG, DXF or FOLD drawing. */
 final readonly class OutlineFile

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
-use Gimbo\Core\Paper\CardLayers;
 
 /** Every length of a request that a maker can change, by pointer. */
 final readonly class Fields

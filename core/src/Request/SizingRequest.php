@@ -15,7 +15,6 @@ final readonly class SizingRequest
     /**
      * @param array<string, mixed> $spec the document it was read from
      * @param ?Length $border what shows around each mat; null where no mats are asked for
-     * @param string $closure one of Design\Closure::KINDS
      */
     public function __construct(
         public string $make,
@@ -27,12 +26,7 @@ final readonly class SizingRequest
         public Options $options,
         public array $spec,
         public ?Length $border = null,
-        public string $closure = 'none',
+        public ClosureKind $closure = ClosureKind::None,
     ) {
-    }
-
-    public function withTools(Tools $tools): self
-    {
-        return new self($this->make, $this->item, $this->clearance, $this->paper, $this->system, $tools, $this->options, $this->spec, $this->border, $this->closure);
     }
 }

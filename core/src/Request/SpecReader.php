@@ -4,17 +4,14 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
-use Gimbo\Core\Design\Closure;
+use Gimbo\Core\Document\FieldReader;
+use Gimbo\Core\Document\Limit;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Make\Make;
-use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Outline\Outline;
-use Gimbo\Core\Paper\CardLayers;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Tool\Tools;
@@ -31,7 +28,7 @@ final readonly class SpecReader
     /** Of a paper's or a set of tools' name, which sizes nothing. */
     private const LONGEST_NAME = 60;
 
-    public function __construct(private Makes $makes)
+    public function __construct(private Offers $makes)
     {
     }
 
@@ -54,7 +51,7 @@ final readonly class SpecReader
             $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
         );
         $border = $in->length('/border');
-        $closure = $in->choice('/closure', Closure::KINDS, Closure::NONE);
+        $closure = ClosureKind::from($in->choice('/closure', array_column(ClosureKind::cases(), 'value'), ClosureKind::None->value));
         $in->throwProblems();
         assert($make !== null && is_array($spec));
         /** @var array<string, mixed> $spec */
@@ -62,7 +59,7 @@ final readonly class SpecReader
         return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec, $border, $closure);
     }
 
-    private function make(FieldReader $in): ?Make
+    private function make(FieldReader $in): ?Offer
     {
         $id = $in->get('/make');
         if ($id === null) {
@@ -88,7 +85,7 @@ final readonly class SpecReader
             // What was measured; else what its layers come to; else one folded card of ordinary paper.
             $in->length('/holds/thickness') ?? $this->layers($in)?->thickness() ?? Paper::usualCaliper()->times(2),
             $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
-            $in->ring('/holds/outline', Outline::MOST_POINTS),
+            $in->ring('/holds/outline', Limit::OUTLINE_POINTS),
         );
         if ($item->stack()->isMoreThan(LengthParser::limit())) {
             $in->problem('/holds/thickness', Reason::of('stack.too-thick', ['count' => $item->count]));
@@ -132,7 +129,7 @@ final readonly class SpecReader
         );
     }
 
-    private function options(FieldReader $in, Make $make, Item $item): Options
+    private function options(FieldReader $in, Offer $make, Item $item): Options
     {
         $specs = $make->options();
         $in->allowOnly('/options', array_map(fn (OptionSpec $option) => $option->id, $specs), 'option.unknown');

@@ -16,4 +16,12 @@ final class Flap
     public const BOTTOM = 'bottom-flap';
 
     public const TOP = 'top-flap';
+
+    private const GUSSETS = [self::LEFT => 'left-gusset', self::RIGHT => 'right-gusset', self::BOTTOM => 'bottom-gusset', self::TOP => 'top-gusset'];
+
+    /** The gusset a flap hangs on, where it has one. */
+    public static function gusset(string $flap): string
+    {
+        return self::GUSSETS[$flap] ?? throw new \LogicException("$flap is no flap.");
+    }
 }

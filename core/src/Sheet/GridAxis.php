@@ -4,97 +4,84 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Sheet;
 
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Tool\Tools;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Setting\Setting;
+use LogicException;
 
 /**
- * One direction of a sheet, divided by straight scores into strips.
+ * One direction of a sheet as its settings divide it: straight scores, and strips between them.
  *
  * A score is read from whichever edge it is counted from: the strips before the main one from the near edge (left or
- * bottom), those after it from the far edge. Their scores fall on the scoring tool's step; the sheet falls on the
- * cutting tool's; the main strip takes whatever is left, which is never less than it needs (or never more, where it
- * has to go inside something).
+ * bottom), those after it from the far edge. The main strip takes whatever is left between them.
  */
 final readonly class GridAxis
 {
-    /**
-     * @param list<Length> $widths of the strips, from the near edge on
-     * @param list<Length> $lines where the scores lie, from the near edge
-     * @param list<Measure> $scores in the order of the lines
-     * @param int $main index of the main strip
-     */
-    private function __construct(
-        public Axis $axis,
-        public array $widths,
-        public array $lines,
-        public array $scores,
-        public int $main,
-        public Length $total,
-        public Length $exact,
-        public MakeUp $madeOf,
-        private string $setting,
-    ) {
-    }
+    /** @var list<Length> of the strips, from the near edge on */
+    public array $widths;
+
+    /** @var list<Measure> in the order of the lines */
+    public array $scores;
+
+    public Length $total;
+
+    /** What the sheet would be if no tool had steps. */
+    public Length $exact;
+
+    public MakeUp $madeOf;
+
+    /** Index of the main strip. */
+    public int $main;
+
+    /** @var list<float> where each strip begins, and the far edge; mm from the near edge */
+    public array $edges;
 
     /**
-     * @param list<Strip> $before from the near edge inwards
-     * @param MakeUp $main what the main strip needs
-     * @param list<Strip> $after from the far edge inwards
-     * @param bool $isContained whether the main strip must not come out larger than it needs, instead of not smaller
+     * @param list<Setting> $before from the near edge inwards
+     * @param list<Setting> $after from the far edge inwards
      *
-     * @throws NothingLeft where a setting was moved across another
+     * @throws NothingLeft where one setting was moved across another
      */
-    public static function of(Axis $axis, array $before, MakeUp $main, array $after, Tools $tools, bool $isContained = false): self
+    public function __construct(public Axis $axis, array $before, array $after, private Setting $cut)
     {
-        [$near, $far] = $axis === Axis::Width ? ['left', 'right'] : ['bottom', 'top'];
-        $name = $axis === Axis::Width ? 'x' : 'y';
+        [$near, $far, $name] = $axis === Axis::Width ? ['left', 'right', 'x'] : ['bottom', 'top', 'y'];
         $lines = count($before) + count($after);
-        // All lines at one reading are one setting; when it is moved, the lines at other readings stay where they are.
-        $counted = fn (bool $isMoved): array => [
-            self::counted($before, $axis, $near, $tools, fn (int $i) => $name.($i + 1), $isMoved),
-            self::counted($after, $axis, $far, $tools, fn (int $i) => $name.($lines - $i), $isMoved),
-        ];
-        [[$nearWidths], [$farWidths]] = $counted(false);
-        $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
-        $needs = array_map(fn (Strip $strip) => $strip->need, [...$before, ...$after]);
-        $madeOf = array_reduce($needs, fn (MakeUp $sum, MakeUp $need) => $sum->and($need), $main);
-        $whole = $outer->plus($main->figure());
-        $total = $isContained ? Length::max($tools->cut->down($whole), $tools->cut->up($outer->plus(Length::ofTicks(1)))) : $tools->cut->up($whole);
-        [[$nearWidths, $nearScores], [$farWidths, $farScores]] = $counted(true);
-        $setting = "cut-$total->ticks";
-        $total = $total->plus($tools->moved($setting));
-        $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
-        $widths = [...$nearWidths, $total->minus($outer), ...array_reverse($farWidths)];
-        foreach ($widths as $width) {
-            $width->isPositive() || throw NothingLeft::of('strip');
+        $nearWidths = self::steps($before);
+        $farWidths = self::steps($after);
+        $scores = [];
+        foreach ($before as $i => $setting) {
+            $scores[] = Measure::of($setting, MeasureKind::Score, $axis, $near, [$name.($i + 1)]);
         }
+        for ($i = count($after) - 1; $i >= 0; $i--) {
+            $scores[] = Measure::of($after[$i], MeasureKind::Score, $axis, $far, [$name.($lines - $i)]);
+        }
+        $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
+        $this->widths = [...$nearWidths, $cut->at->minus($outer), ...array_reverse($farWidths)];
+        $edges = [0.0];
         $at = Length::zero();
-        $positions = [];
-        foreach (array_slice($widths, 0, -1) as $width) {
+        foreach ($this->widths as $width) {
+            $width->isPositive() || throw NothingLeft::of('strip');
             $at = $at->plus($width);
-            $positions[] = $at;
+            $edges[] = $at->toMillimetres();
         }
-
-        return new self(
-            $axis, $widths, $positions, [...$nearScores, ...array_reverse($farScores)], count($before),
-            $total, $madeOf->figure(), $madeOf->roundedTo($total), $setting,
-        );
+        $this->scores = $scores;
+        $this->edges = $edges;
+        $this->main = count($before);
+        [$this->total, $this->exact, $this->madeOf] = [$cut->at, $cut->exact, $cut->madeOf];
     }
 
-    /** The setting that cuts the sheet to this length. */
+    /** The reading that cuts the sheet to this length. */
     public function cut(): Measure
     {
-        return new Measure(MeasureKind::Cut, ToolKind::Trimmer, $this->axis, $this->axis === Axis::Width ? 'left' : 'top', $this->total, $this->madeOf, setting: $this->setting);
+        return Measure::of($this->cut, MeasureKind::Cut, $this->axis, $this->axis === Axis::Width ? 'left' : 'top');
     }
 
     public function width(int $strip): Length
     {
-        return $this->widths[$strip] ?? throw new \LogicException('No such strip.');
+        return $this->widths[$strip] ?? throw new LogicException('No such strip.');
     }
 
     public function main(): Length
@@ -105,36 +92,22 @@ final readonly class GridAxis
     /** Where a strip begins, in millimetres from the near edge; the number after the last one gives the far edge. */
     public function edge(int $strip): float
     {
-        return match (true) {
-            $strip === 0 => 0.0,
-            $strip === count($this->widths) => $this->total->toMillimetres(),
-            default => ($this->lines[$strip - 1] ?? throw new \LogicException('No such strip.'))->toMillimetres(),
-        };
+        return $this->edges[$strip] ?? throw new LogicException('No such strip.');
     }
 
     /**
-     * @param list<Strip> $strips
-     * @param callable(int): string $crease the name of the line that ends a strip
-     * @return array{list<Length>, list<Measure>}
+     * @param list<Setting> $settings readings from one edge, the nearest first
+     * @return list<Length> what lies between them
      */
-    private static function counted(array $strips, Axis $axis, string $from, Tools $tools, callable $crease, bool $isMoved): array
+    private static function steps(array $settings): array
     {
         $widths = [];
-        $scores = [];
-        $reading = $last = Length::zero();
-        $madeOf = MakeUp::of();
-        foreach ($strips as $i => $strip) {
-            $need = $strip->need->figure();
-            $width = $strip->isContained ? Length::max($tools->score->down($need), $tools->score->size) : $tools->score->up($need);
-            $reading = $reading->plus($width);
-            $madeOf = $madeOf->and($strip->need->roundedTo($width));
-            $setting = "score-$reading->ticks";
-            $at = $isMoved ? $reading->plus($tools->moved($setting)) : $reading;
-            $widths[] = $at->minus($last);
-            $last = $at;
-            $scores[] = new Measure(MeasureKind::Score, ToolKind::ScoringBoard, $axis, $from, $at, $madeOf->roundedTo($at), [$crease($i)], setting: $setting);
+        $last = Length::zero();
+        foreach ($settings as $setting) {
+            $widths[] = $setting->at->minus($last);
+            $last = $setting->at;
         }
 
-        return [$widths, $scores];
+        return $widths;
     }
 }

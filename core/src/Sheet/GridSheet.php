@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Sheet;
 
-use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Setting\Measure;
 
 /**
  * A rectangular sheet of columns and rows, scored right across.

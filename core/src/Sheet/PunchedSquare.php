@@ -4,28 +4,39 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Sheet;
 
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Lie;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Lie;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Tool\Tools;
 
 /** On a punch board: one mark a side, p = H/√2 + d from one end, S − p = W/√2 + d from the other. */
-final class PunchedSquare
+final readonly class PunchedSquare implements SheetPlan
 {
+    private const MARK = 'first-mark';
+
+    private const SECOND = 'second-mark';
+
+    /** @param bool $isFromShortEnd which end of the side is the one that falls on the board's step */
+    private function __construct(private string $piece, private Length $notch, private bool $isFromShortEnd, private bool $isDeep, private Tips $tips)
+    {
+    }
+
     /**
      * @param MakeUp $wide what the face must be between its folds along its long side
      * @param MakeUp $high the same along its short side
      * @param ?MakeUp $depth of a gusset all round, if there is one: two marks a side, √2 times the depth apart
      */
-    public static function of(MakeUp $wide, MakeUp $high, Tools $tools, ?MakeUp $depth = null): TurnedLayout
+    public static function plan(Planning $planning, string $piece, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null): self
     {
+        $tools = $planning->tools;
         $seam = new Term(TermKind::Seam, $tools->notch);
         $short = Length::atLeast($high->figure()->toMillimetres() / M_SQRT2)->plus($tools->notch);
         $long = Length::atLeast($wide->figure()->toMillimetres() / M_SQRT2)->plus($tools->notch);
@@ -33,49 +44,52 @@ final class PunchedSquare
         // Either end of the side can be the one that falls on the board's step; the other end takes what is left.
         $exactGap = Length::atLeast(($depth?->figure()->toMillimetres() ?? 0.0) * M_SQRT2);
         $gap = $tools->punch->up($exactGap);
-        $mark = $tools->punch->up($short);
+        $mark = $planning->given($piece, self::MARK) ?? $tools->punch->up($short);
         $side = $tools->cut->up($mark->plus($gap, $long));
         $otherMark = $tools->punch->up($long);
         $otherSide = $tools->cut->up($otherMark->plus($gap, $short));
-        $isFromShortEnd = ! $otherSide->isLessThan($side);
+        $isFromShortEnd = $planning->given($piece, self::MARK) !== null || ! $otherSide->isLessThan($side);
+
         $across = 1 / M_SQRT2;
-        if ($isFromShortEnd) {
-            $madeOf = $high->share($across)->plus($seam)->roundedTo($mark);
-        } else {
-            [$side, $mark] = [$otherSide, $otherMark];
-            $madeOf = $wide->share($across)->plus($seam)->roundedTo($mark);
-        }
-        $side = $side->plus($tools->moved('side'));
-        $mark = $mark->plus($tools->moved('mark'));
-        // The second mark stays where it is read when the first one moves.
-        $gap = $depth === null ? $gap : $gap->plus($tools->moved('second-mark'))->minus($tools->moved('mark'));
-        $depth === null || $gap->isPositive() || throw NothingLeft::of('gusset');
-        $madeOf = $madeOf->roundedTo($mark);
-        $rest = $side->minus($mark)->minus($gap);
-        [$p, $q] = $isFromShortEnd ? [$mark, $rest] : [$rest, $mark];
-        $square = new TurnedSquare(
-            $side->toMillimetres(),
-            $q->minus($tools->notch)->toMillimetres() * M_SQRT2,
-            $p->minus($tools->notch)->toMillimetres() * M_SQRT2,
-            $gap->toMillimetres() / M_SQRT2,
-        );
+        [$side, $mark, $end, $exactMark] = $isFromShortEnd ? [$side, $mark, $high, $short] : [$otherSide, $otherMark, $wide, $long];
+        $spread = $depth?->share(M_SQRT2) ?? MakeUp::of();
+        $sideMadeOf = $wide->share($across)->and($high->share($across))->and($spread)->plus($seam, $seam);
+        $planning->set($piece, TurnedLayout::SHEET, ToolKind::Trimmer, $short->plus($long, $exactGap), $side, $sideMadeOf);
+        $first = $planning->set($piece, self::MARK, ToolKind::PunchBoard, $exactMark, $mark, $end->share($across)->plus($seam));
+        $depth === null || $planning->set($piece, self::SECOND, ToolKind::PunchBoard, $exactMark->plus($exactGap), $mark->plus($gap), $first->madeOf->and($spread->roundedTo($gap)));
+        $square = self::square($planning->settings(), $piece, $tools->notch, $isFromShortEnd, $depth !== null);
+
+        return new self($piece, $tools->notch, $isFromShortEnd, $depth !== null, Tips::plan($planning, $piece, $square));
+    }
+
+    public function settle(Settings $settings): TurnedLayout
+    {
+        $square = self::square($settings, $this->piece, $this->notch, $this->isFromShortEnd, $this->isDeep);
         $miss = Fit::handMiss()->toMillimetres() * M_SQRT2;
 
         return new TurnedLayout(
-            $side, $short->plus($long, $exactGap),
-            $wide->share($across)->and($high->share($across))->and(self::gap($depth))->plus($seam, $seam)->roundedTo($side),
-            self::marks($mark, $madeOf, $gap, $depth, $isFromShortEnd),
-            $square,
-            wideSlip: Length::nearestTo($isFromShortEnd ? 2 * $miss : $miss),
-            highSlip: Length::nearestTo($isFromShortEnd ? $miss : 2 * $miss),
-            lie: Lie::Square,
-            tools: $tools,
+            $settings->of($this->piece, TurnedLayout::SHEET), $this->marks($settings), $square,
+            wideSlip: Length::nearestTo($this->isFromShortEnd ? 2 * $miss : $miss),
+            highSlip: Length::nearestTo($this->isFromShortEnd ? $miss : 2 * $miss),
+            lie: Lie::Square, trims: $this->tips->settle($settings, $square),
         );
     }
 
-    private static function gap(?MakeUp $depth): MakeUp
+    private static function square(Settings $settings, string $piece, Length $notch, bool $isFromShortEnd, bool $isDeep): TurnedSquare
     {
-        return $depth?->share(M_SQRT2) ?? MakeUp::of();
+        $side = $settings->of($piece, TurnedLayout::SHEET)->at;
+        $mark = $settings->of($piece, self::MARK)->at;
+        $gap = $isDeep ? $settings->of($piece, self::SECOND)->at->minus($mark) : Length::zero();
+        $isDeep === $gap->isPositive() || throw NothingLeft::of('gusset');
+        $rest = $side->minus($mark)->minus($gap);
+        [$p, $q] = $isFromShortEnd ? [$mark, $rest] : [$rest, $mark];
+
+        return new TurnedSquare(
+            $side->toMillimetres(),
+            $q->minus($notch)->toMillimetres() * M_SQRT2,
+            $p->minus($notch)->toMillimetres() * M_SQRT2,
+            $gap->toMillimetres() / M_SQRT2, $gap->toMillimetres() / M_SQRT2,
+        );
     }
 
     /**
@@ -84,7 +98,7 @@ final class PunchedSquare
      *
      * @return list<Measure>
      */
-    private static function marks(Length $mark, MakeUp $madeOf, Length $gap, ?MakeUp $depth, bool $isFromShortEnd): array
+    private function marks(Settings $settings): array
     {
         $corners = [
             [Flap::LEFT, Flap::TOP], [Flap::LEFT, Flap::BOTTOM],
@@ -92,12 +106,10 @@ final class PunchedSquare
         ];
         $marks = [];
         foreach ($corners as $i => $flaps) {
-            $from = $i % 2 === ($isFromShortEnd ? 0 : 1) ? 'left' : 'right';
-            $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark, $madeOf, $flaps, $i + 1, setting: 'mark');
-            if ($depth !== null) {
-                $second = $madeOf->and(self::gap($depth)->roundedTo($gap));
-                $gussets = array_map(fn (string $flap) => str_replace('flap', 'gusset', $flap), $flaps);
-                $marks[] = new Measure(MeasureKind::Punch, ToolKind::PunchBoard, Axis::Edge, $from, $mark->plus($gap), $second, $gussets, $i + 1, setting: 'second-mark');
+            $from = $i % 2 === ($this->isFromShortEnd ? 0 : 1) ? 'left' : 'right';
+            $marks[] = Measure::of($settings->of($this->piece, self::MARK), MeasureKind::Punch, Axis::Edge, $from, $flaps, $i + 1);
+            if ($this->isDeep) {
+                $marks[] = Measure::of($settings->of($this->piece, self::SECOND), MeasureKind::Punch, Axis::Edge, $from, array_map(Flap::gusset(...), $flaps), $i + 1);
             }
         }
 

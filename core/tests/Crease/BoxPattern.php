@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Crease;
 
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Geometry\Polygon;
@@ -23,7 +25,7 @@ final class BoxPattern
             ->hinge('base', 'south', 90)->hinge('base', 'east', 90)->hinge('base', 'north', 90)->hinge('base', 'west', 90)
             ->hinge('east', 'tab', 90)
             ->slit('north', 'tab')
-            ->glue('tab', 'north')
+            ->joined('box', [Join::of(JoinEnd::outside('box', 'tab'), JoinEnd::inside('box', 'north'))])
             ->build();
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Exchange;
 
+use Gimbo\Core\Document\JsonText;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DesignDocument;
-use Gimbo\Core\Exchange\JsonText;
 use Gimbo\Core\Sizing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -7,6 +7,7 @@ namespace Gimbo\Core\Tests\Exchange;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\FoldFile;
+use Gimbo\Core\Outline\FoldReader;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Crease\BoxPattern;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -16,10 +17,10 @@ final class FoldFileTest extends TestCase
 {
     public function test_what_it_writes_it_reads_back_equal(): void
     {
-        $envelope = Sizing::ofEverything()->size(['make' => 'diagonal-envelope', 'holds' => ['width' => '5 in', 'height' => '4 in']])->pieces[0]->pattern;
+        $envelope = Sizing::ofEverything()->size(['make' => 'diagonal-envelope', 'holds' => ['width' => '5 in', 'height' => '4 in']])->pieces[0]->pattern();
         foreach ([$envelope, BoxPattern::of(50, 40, 12)] as $pattern) {
             $document = FoldFile::write($pattern);
-            $read = FoldFile::read(json_decode(json_encode($document, JSON_THROW_ON_ERROR), true));
+            $read = FoldReader::read(json_decode(json_encode($document, JSON_THROW_ON_ERROR), true));
             self::assertSame($document, FoldFile::write($read));
             self::assertSame($pattern->layers, $read->layers);
             self::assertEquals($pattern->faces, $read->faces);
@@ -29,7 +30,7 @@ final class FoldFileTest extends TestCase
     /** FOLD 1.2: "a positive fold angle is a valley"; s = +1 where f lies on the side g's normal points to. */
     public function test_says_how_it_is_folded_and_what_lies_on_what(): void
     {
-        $pattern = Sizing::ofEverything()->size(['make' => 'diagonal-envelope', 'holds' => ['width' => '5 in', 'height' => '4 in']])->pieces[0]->pattern;
+        $pattern = Sizing::ofEverything()->size(['make' => 'diagonal-envelope', 'holds' => ['width' => '5 in', 'height' => '4 in']])->pieces[0]->pattern();
         $document = FoldFile::write($pattern);
         self::assertSame(1.2, $document['file_spec']);
         self::assertSame('mm', $document['frame_unit']);
@@ -46,7 +47,7 @@ final class FoldFileTest extends TestCase
 
     public function test_reads_a_foreign_pattern_in_another_unit(): void
     {
-        $pattern = FoldFile::read([
+        $pattern = FoldReader::read([
             'file_spec' => 1.1, 'frame_unit' => 'in', 'vertices_coords' => [[0, 0], [2, 0], [2, 1], [0, 1], [1, 0], [1, 1]],
             'edges_vertices' => [[0, 4], [4, 1], [1, 2], [2, 5], [5, 3], [3, 0], [4, 5]],
             'edges_assignment' => ['B', 'B', 'B', 'B', 'B', 'B', 'M'], 'edges_foldAngle' => [0, 0, 0, 0, 0, 0, -90],
@@ -77,7 +78,7 @@ final class FoldFileTest extends TestCase
     public function test_refuses_what_is_broken_with_its_field(mixed $document, string $at): void
     {
         try {
-            FoldFile::read($document);
+            FoldReader::read($document);
             self::fail('It was read.');
         } catch (InvalidDocument $error) {
             self::assertSame($at, $error->problems[0]->at);

@@ -45,8 +45,8 @@ final class WritersTest extends TestCase
             }
         }
         $expected = 0.0;
-        foreach ($piece->pattern->edges as $edge) {
-            $expected += $piece->pattern->vertices[$edge->from]->minus($piece->pattern->vertices[$edge->to])->length();
+        foreach ($piece->pattern()->edges as $edge) {
+            $expected += $piece->pattern()->vertices[$edge->from]->minus($piece->pattern()->vertices[$edge->to])->length();
         }
         self::assertEqualsWithDelta($expected, $total, 0.01);
     }
@@ -62,7 +62,7 @@ final class WritersTest extends TestCase
     {
         $piece = self::piece();
         $drawing = ThumbnailWriter::write($piece);
-        self::assertCount(count($piece->pattern->edges), [...$drawing['cuts'], ...$drawing['mountains'], ...$drawing['valleys']]);
+        self::assertCount(count($piece->pattern()->edges), [...$drawing['cuts'], ...$drawing['mountains'], ...$drawing['valleys']]);
         self::assertCount(4, $drawing['valleys']);
         self::assertCount(5, $drawing['faces']);
     }

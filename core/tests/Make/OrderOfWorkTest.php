@@ -37,7 +37,7 @@ final class OrderOfWorkTest extends TestCase
     {
         $design = self::design($spec);
         $lastOf = [];
-        foreach ($design->steps as $step) {
+        foreach ($design->steps() as $step) {
             if ($step->do === Deed::TryFit) {
                 continue;
             }
@@ -51,7 +51,7 @@ final class OrderOfWorkTest extends TestCase
     public function test_what_is_tried_on_is_folded_already_and_not_glued_yet(): void
     {
         foreach (['single', 'doubled'] as $wall) {
-            $lid = array_filter(self::design(['make' => 'tray-and-lid', 'options' => ['lidWall' => $wall]])->steps, fn (WorkStep $step) => $step->piece === 'lid');
+            $lid = array_filter(self::design(['make' => 'tray-and-lid', 'options' => ['lidWall' => $wall]])->steps(), fn (WorkStep $step) => $step->piece === 'lid');
             $deeds = array_map(fn (WorkStep $step) => $step->do, array_values($lid));
             $tried = array_search(Deed::TryFit, $deeds, true);
             self::assertIsInt($tried);

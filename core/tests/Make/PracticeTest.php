@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests\Make;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Request\SpecEditor;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -110,7 +110,7 @@ final class PracticeTest extends TestCase
     public function test_rail_settings_say_where_tip_and_foot_come(): void
     {
         $spec = iterator_to_array(self::figures())['a slant-gate card from 5 1/2 × 11, the rail at 1 1/2 and 1'][0];
-        $flap = Sizing::ofEverything()->size($spec)->pieces[0]->pattern->polygon(1);
+        $flap = Sizing::ofEverything()->size($spec)->pieces[0]->pattern()->polygon(1);
         $onEdge = array_filter($flap->points, fn ($point) => abs($point->x) < 1e-9);
         $onFoot = array_filter($flap->points, fn ($point) => abs($point->y) < 1e-9 && $point->x < 80);
         self::assertEqualsWithDelta(5.5 - 1.67, array_values($onEdge)[0]->y / 25.4, 0.006);
@@ -125,7 +125,7 @@ final class PracticeTest extends TestCase
             $design = Sizing::ofEverything()->size(['options' => $options, 'tools' => ['cut' => '0.05 mm']] + $spec);
             [$tray, $lid] = $design->pieces;
 
-            return $lid->folded->width - $tray->folded->width;
+            return $lid->folded()->width - $tray->folded()->width;
         };
         self::assertEqualsWithDelta(2.0, $larger(['lidWall' => 'doubled']), 0.1);
         self::assertEqualsWithDelta(3.175, $larger(['lidWall' => 'single']), 0.1);
@@ -174,7 +174,7 @@ final class PracticeTest extends TestCase
     {
         $spec = ['make' => 'straight-envelope', 'holds' => ['width' => '6 in', 'height' => '4 in']];
         $flap = fn (string $notch) => (function (Piece $piece) {
-            return $piece->pattern->polygon($piece->pattern->faceNamed('bottom-flap'));
+            return $piece->pattern()->polygon($piece->pattern()->faceNamed('bottom-flap'));
         })(Sizing::ofEverything()->size(['options' => ['thumbNotch' => $notch]] + $spec)->pieces[0]);
         // Sixteen chords of a half circle: area r²·8·sin(π/16).
         self::assertEqualsWithDelta(9.5 ** 2 * 8 * sin(M_PI / 16), $flap('without')->area() - $flap('with')->area(), 1e-6);

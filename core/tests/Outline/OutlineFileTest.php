@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Outline;
 
+use Gimbo\Core\Document\Limit;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
@@ -33,7 +34,7 @@ final class OutlineFileTest extends TestCase
     public function test_what_goes_out_comes_back(string $make): void
     {
         foreach (Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '105 mm', 'height' => '74 mm', 'thickness' => '9 mm'], 'system' => 'metric'])->pieces as $piece) {
-            $files = ['svg' => SvgFile::write($piece, 'Tern'), 'dxf' => DxfFile::write($piece), 'fold' => (string) json_encode(FoldFile::write($piece->pattern))];
+            $files = ['svg' => SvgFile::write($piece, 'Tern'), 'dxf' => DxfFile::write($piece), 'fold' => (string) json_encode(FoldFile::write($piece->pattern()))];
             $areas = [];
             foreach ($files as $format => $file) {
                 $read = OutlineFile::read($file, null, self::MOST);
@@ -224,7 +225,7 @@ final class OutlineFileTest extends TestCase
             $points[] = sprintf('%.4F,%.4F', 50 + $radius * cos($angle), 50 + $radius * sin($angle));
         }
         $outline = OutlineFile::read('<svg xmlns="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100"><polygon points="'.implode(' ', $points).'"/></svg>', null, self::MOST)->outline;
-        self::assertLessThanOrEqual(Outline::MOST_POINTS, count($outline->points));
+        self::assertLessThanOrEqual(Limit::OUTLINE_POINTS, count($outline->points));
         // The area of r = a + b sin 9φ is π (a² + b²/2).
         self::assertEqualsWithDelta(M_PI * (40 ** 2 + 3 ** 2 / 2), Polygon::of($outline->points)->area(), 8.0);
     }

@@ -6,7 +6,6 @@ namespace Gimbo\Core\Tests\Property;
 
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DesignWriter;
@@ -15,6 +14,7 @@ use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -78,7 +78,7 @@ final class EveryMakeTest extends TestCase
             $sized++;
             self::assertNotSame('', json_encode(DesignWriter::write($design), JSON_THROW_ON_ERROR));
             foreach ($design->pieces as $piece) {
-                self::assertLessThan(Tolerance::CLOSED_FOLD_MM, $piece->folding->gap());
+                self::assertLessThan(Tolerance::CLOSED_FOLD_MM, $piece->folding()->gap());
             }
         }
         self::assertGreaterThan(100, $sized);
@@ -128,8 +128,8 @@ final class EveryMakeTest extends TestCase
     {
         $sheet = Polygon::rectangle(0, 0, $piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres());
         $area = 0.0;
-        foreach ($piece->pattern->faces as $i => $face) {
-            $polygon = $piece->pattern->polygon($i);
+        foreach ($piece->pattern()->faces as $i => $face) {
+            $polygon = $piece->pattern()->polygon($i);
             self::assertGreaterThan(0.0, $polygon->area(), "$face->name $context");
             $area += $polygon->area();
             foreach ($polygon->points as $point) {
@@ -142,15 +142,15 @@ final class EveryMakeTest extends TestCase
 
     private static function foldsAsItSays(Piece $piece, string $context): void
     {
-        self::assertLessThan(Tolerance::CLOSED_FOLD_MM, $piece->folding->gap(), $context);
-        foreach ($piece->pattern->faces as $f => $face) {
+        self::assertLessThan(Tolerance::CLOSED_FOLD_MM, $piece->folding()->gap(), $context);
+        foreach ($piece->pattern()->faces as $f => $face) {
             if ($face->gluedTo === null) {
                 continue;
             }
             // Glued faces lie in one plane: every corner of one at no distance from the other.
-            $onto = $piece->folding->faces[$face->gluedTo];
+            $onto = $piece->folding()->faces[$face->gluedTo];
             $normal = Overlap::normal($onto);
-            foreach ($piece->folding->faces[$f] as $corner) {
+            foreach ($piece->folding()->faces[$f] as $corner) {
                 self::assertEqualsWithDelta(0.0, $normal->dot($corner->minus($onto[0])), self::TICKS_MM, "$face->name $context");
             }
         }

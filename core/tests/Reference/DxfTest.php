@@ -57,9 +57,9 @@ final class DxfTest extends TestCase
     private static function edgesOf(Piece $piece, Layer $layer): float
     {
         $length = 0.0;
-        foreach ($piece->pattern->edges as $edge) {
+        foreach ($piece->pattern()->edges as $edge) {
             if (Layer::of($edge->assignment) === $layer) {
-                $length += $piece->pattern->vertices[$edge->to]->minus($piece->pattern->vertices[$edge->from])->length();
+                $length += $piece->pattern()->vertices[$edge->to]->minus($piece->pattern()->vertices[$edge->from])->length();
             }
         }
 

@@ -36,12 +36,12 @@ final class OrigamiTest extends TestCase
         for ($i = 0; $i < 40; $i++) {
             array_push($pieces, ...Sizing::ofEverything()->size(Specs::random($make))->pieces);
         }
-        foreach (self::ask(array_map(fn ($piece) => self::cutOpen($piece->pattern), $pieces)) as $i => $answer) {
-            $pattern = self::cutOpen($pieces[$i]->pattern);
+        foreach (self::ask(array_map(fn ($piece) => self::cutOpen($piece->pattern()), $pieces)) as $i => $answer) {
+            $pattern = self::cutOpen($pieces[$i]->pattern());
             $isFlat = array_filter($pattern->edges, fn ($edge) => ! in_array(abs($edge->foldDegrees), [0.0, 180.0], true)) === [];
             foreach ($pattern->faces as $f => $face) {
                 foreach ($face->vertices as $corner => $v) {
-                    $here = $pieces[$i]->folding->faces[$f][$corner];
+                    $here = $pieces[$i]->folding()->faces[$f][$corner];
                     self::assertEqualsWithDelta([$here->x, $here->y, $here->z], $answer['inSpace'][$v], self::SAME_MM);
                     $isFlat && self::assertEqualsWithDelta([$here->x, $here->y], $answer['folded'][$v], self::SAME_MM);
                 }
@@ -50,7 +50,7 @@ final class OrigamiTest extends TestCase
             if ($isFlat) {
                 self::assertSame([], $answer['maekawa'], 'Maekawa’s theorem at every vertex inside the sheet');
                 self::assertSame([], $answer['kawasaki'], 'Kawasaki’s theorem at every vertex inside the sheet');
-                self::assertOutlineIsTheBox($answer['folded'], $pattern, [$pieces[$i]->folded->width, $pieces[$i]->folded->height]);
+                self::assertOutlineIsTheBox($answer['folded'], $pattern, [$pieces[$i]->folded()->width, $pieces[$i]->folded()->height]);
             }
         }
     }
@@ -58,7 +58,7 @@ final class OrigamiTest extends TestCase
     /** The theorems are not empty words here: a diamond card has two vertices inside the sheet, and a wrong fold is found. */
     public function test_an_origami_library_finds_a_fold_that_cannot_lie_flat(): void
     {
-        $pattern = Sizing::ofEverything()->size(['make' => 'diamond-card', 'holds' => ['width' => '6 in', 'height' => '6 in']])->pieces[0]->pattern;
+        $pattern = Sizing::ofEverything()->size(['make' => 'diamond-card', 'holds' => ['width' => '6 in', 'height' => '6 in']])->pieces[0]->pattern();
         $document = FoldFile::write($pattern);
         self::assertIsArray($document['edges_assignment']);
         $wrong = array_search('V', $document['edges_assignment'], true);

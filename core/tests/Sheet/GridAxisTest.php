@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Sheet;
 
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Measure;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
@@ -22,7 +24,7 @@ final class GridAxisTest extends TestCase
 {
     public function test_outer_strips_fall_on_the_step_and_the_main_one_takes_what_is_left(): void
     {
-        $axis = self::axis([Strip::atLeast(self::mm(203, 10))], self::mm(1004, 10), [Strip::atLeast(self::mm(151, 10))]);
+        $axis = self::axis([Strip::atLeast('s1', self::mm(203, 10))], self::mm(1004, 10), [Strip::atLeast('s2', self::mm(151, 10))]);
         self::assertSame([21.0, 101.0, 16.0], self::widths($axis));
         self::assertSame(138.0, $axis->total->toMillimetres());
         self::assertSame(Length::mm(1358, 10)->ticks, $axis->exact->ticks);
@@ -31,20 +33,20 @@ final class GridAxisTest extends TestCase
 
     public function test_a_contained_strip_is_rounded_down_but_never_away(): void
     {
-        $axis = self::axis([Strip::atMost(self::mm(209, 10))], self::mm(100), [Strip::atMost(self::mm(4, 10))]);
+        $axis = self::axis([Strip::atMost('s1', self::mm(209, 10))], self::mm(100), [Strip::atMost('s2', self::mm(4, 10))]);
         self::assertSame([20.0, 100.0, 1.0], self::widths($axis));
     }
 
     public function test_a_contained_main_strip_is_never_more_than_it_needs(): void
     {
-        $axis = self::axis([Strip::atMost(self::mm(50))], self::mm(1009, 10), [], isContained: true);
+        $axis = self::axis([Strip::atMost('s1', self::mm(50))], self::mm(1009, 10), [], isContained: true);
         self::assertSame([50.0, 100.0], self::widths($axis));
     }
 
     /** Scores are counted from whichever edge they lie nearer to: a sheet is turned, a board has one fence. */
     public function test_scores_are_read_from_the_edge_they_are_counted_from(): void
     {
-        $wall = [Strip::atLeast(self::mm(10)), Strip::atLeast(self::mm(20))];
+        $wall = [Strip::atLeast('s1', self::mm(10)), Strip::atLeast('s2', self::mm(20))];
         $axis = self::axis($wall, self::mm(100), $wall);
         $read = array_map(fn (Measure $score) => [$score->from, $score->at->toMillimetres(), $score->creases], $axis->scores);
         self::assertSame([
@@ -55,15 +57,15 @@ final class GridAxisTest extends TestCase
 
     public function test_a_cumulated_reading_is_made_of_all_it_spans(): void
     {
-        $axis = self::axis([Strip::atLeast(self::mm(104, 10)), Strip::atLeast(self::mm(203, 10))], self::mm(100), []);
+        $axis = self::axis([Strip::atLeast('s1', self::mm(104, 10)), Strip::atLeast('s2', self::mm(203, 10))], self::mm(100), []);
         self::assertSame($axis->scores[1]->at->ticks, $axis->scores[1]->madeOf->figure()->ticks);
         self::assertCount(4, $axis->scores[1]->madeOf->terms, 'two strips, each with its rounding');
     }
 
     public function test_a_sheet_is_scored_edge_by_edge_as_it_is_turned(): void
     {
-        $wall = [Strip::atLeast(self::mm(10)), Strip::atLeast(self::mm(10))];
-        $sheet = new GridSheet(self::axis($wall, self::mm(100), $wall), GridAxis::of(Axis::Height, $wall, self::mm(60), $wall, Tools::usual(System::Metric)));
+        $wall = [Strip::atLeast('s1', self::mm(10)), Strip::atLeast('s2', self::mm(10))];
+        $sheet = new GridSheet(self::axis($wall, self::mm(100), $wall), self::axis($wall, self::mm(60), $wall, axis: Axis::Height));
         $order = array_map(fn (Measure $measure) => "{$measure->kind->value} $measure->from {$measure->at->toMillimetres()}", $sheet->measures());
         self::assertSame([
             'cut left 140', 'cut top 100', 'score left 10', 'score left 20', 'score bottom 10', 'score bottom 20',
@@ -79,13 +81,33 @@ final class GridAxisTest extends TestCase
         self::axis([], self::mm(100), [])->width(3);
     }
 
+    /** A given score is taken as it is, and the sheet follows; one that is set otherwise afterwards leaves the sheet as it was cut. */
+    public function test_a_given_setting_moves_what_is_planned_after_it_and_a_missed_one_does_not(): void
+    {
+        $planning = new Planning(Tools::usual(System::Metric), ['box/walls' => Length::mm(225, 10)]);
+        $wall = [Strip::atLeast('walls', self::mm(20))];
+        $plan = AxisPlan::of($planning, 'box', Axis::Width, $wall, self::mm(100), $wall);
+        self::assertSame([22.5, 100.0, 22.5], self::widths($plan->settle($planning->settings())));
+        $free = new Planning(Tools::usual(System::Metric));
+        $plan = AxisPlan::of($free, 'box', Axis::Width, $wall, self::mm(100), $wall);
+        self::assertSame([22.5, 95.0, 22.5], self::widths($plan->settle($free->settings()->with('box', 'walls', Length::mm(225, 10)))));
+    }
+
+    public function test_two_figures_of_one_name_are_misuse(): void
+    {
+        $this->expectException(LogicException::class);
+        self::axis([Strip::atLeast('walls', self::mm(20))], self::mm(100), [Strip::atLeast('walls', self::mm(30))]);
+    }
+
     /**
      * @param list<Strip> $before
      * @param list<Strip> $after
      */
-    private static function axis(array $before, MakeUp $main, array $after, bool $isContained = false): GridAxis
+    private static function axis(array $before, MakeUp $main, array $after, bool $isContained = false, Axis $axis = Axis::Width): GridAxis
     {
-        return GridAxis::of(Axis::Width, $before, $main, $after, Tools::usual(System::Metric), $isContained);
+        $planning = new Planning(Tools::usual(System::Metric));
+
+        return AxisPlan::of($planning, 'piece', $axis, $before, $main, $after, $isContained)->settle($planning->settings());
     }
 
     private static function mm(int $numerator, int $denominator = 1): MakeUp

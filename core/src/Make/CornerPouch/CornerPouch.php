@@ -4,23 +4,22 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\CornerPouch;
 
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Lie;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
-use Gimbo\Core\Make\Shared\TurnedPiece;
+use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
@@ -28,6 +27,10 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Lie;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Steps\Deed;
@@ -43,6 +46,8 @@ final readonly class CornerPouch implements Make
     public const BLOCK = 'block';
 
     public const PILLOW = 'pillow';
+
+    private const PIECE = 'pouch';
 
     private const LAYERS = 3;
 
@@ -75,14 +80,17 @@ final readonly class CornerPouch implements Make
         return FlatRoom::usualClearance($item);
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        $wide = self::girth($request, Dimension::Width);
-        $high = self::girth($request, Dimension::Height);
-        $layout = TurnedMethod::layout($request, $wide, $high);
+        return TurnedMethod::plan($request, $planning, self::PIECE, self::girth($request, Dimension::Width), self::girth($request, Dimension::Height));
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $layout = $plan->square(self::PIECE);
         $square = $layout->square;
-        $pattern = $square->pouch($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
-        $piece = TurnedPiece::of('pouch', $layout, $pattern, $request->item->face(), false, self::measures($layout));
+        $piece = PieceFigures::ofSquare(self::PIECE, $layout, self::measures($layout));
         $t = $request->paper->caliper;
         [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
         $inside = FlatRoom::inside($request, $width, $height, [self::bulge($request, Dimension::Width), self::bulge($request, Dimension::Height)]);
@@ -90,14 +98,39 @@ final readonly class CornerPouch implements Make
         $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS)->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, false);
 
-        return new Design($request, [$piece], $inside, $closed, [
+        return new Figures($request, $plan->settings, [$piece], $inside, $closed, [
             ...$fits->room($inside), ...$fits->seams(), ...FromPaper::fits([$piece], $request),
-        ], self::steps($piece, $request));
+        ]);
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function shape(Figures $figures, string $piece): Shape
     {
-        return TurnedRemedies::for($fit, $design);
+        $layout = $figures->square($piece);
+
+        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout))->pouch(), $figures->request->item->face(), false);
+    }
+
+    public function joins(Figures $figures): array
+    {
+        return TurnedPattern::seams(self::PIECE);
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $piece = $figures->piece(self::PIECE);
+        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM];
+
+        return [
+            ...TurnedWork::upToFolding($piece, $figures->request, [...$flaps, Flap::FRONT]),
+            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $piece->lie === Lie::Square ? ['do-not-score-the-top'] : []),
+            new WorkStep(Deed::Fill, $piece->id, advice: ['fill-before-the-last-flap']),
+            ...WorkStep::glue($piece->id, $this->joins($figures)),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
+    {
+        return TurnedRemedies::for($fit, $figures);
     }
 
     /** What the contents' thickness takes from the face: a block turns its edge once, a soft packet bulges by two thirds of t²/w. */
@@ -132,19 +165,6 @@ final readonly class CornerPouch implements Make
     {
         $isTopAlone = fn (Measure $measure): bool => $measure->creases === [Flap::TOP] && in_array($measure->kind, [MeasureKind::Score, MeasureKind::Trim], true);
 
-        return array_values(array_filter(TurnedMethod::measures($layout), fn (Measure $measure) => ! $isTopAlone($measure)));
-    }
-
-    /** @return list<WorkStep> */
-    private static function steps(Piece $piece, SizingRequest $request): array
-    {
-        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM];
-
-        return [
-            ...TurnedWork::upToFolding($piece, $request, [...$flaps, Flap::FRONT]),
-            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $piece->lie === Lie::Square ? ['do-not-score-the-top'] : []),
-            new WorkStep(Deed::Fill, $piece->id, advice: ['fill-before-the-last-flap']),
-            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::LEFT),
-        ];
+        return array_values(array_filter($layout->measures(), fn (Measure $measure) => ! $isTopAlone($measure)));
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\DeepEnvelope;
 
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
@@ -14,11 +15,13 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
+use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
-use Gimbo\Core\Make\Shared\TurnedPiece;
+use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
@@ -26,6 +29,7 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -37,6 +41,8 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class DeepEnvelope implements Make
 {
+    private const PIECE = 'envelope';
+
     public function id(): string
     {
         return 'deep-envelope';
@@ -64,35 +70,70 @@ final readonly class DeepEnvelope implements Make
         return new Clearance(Length::inches(1, 8), Length::inches(1, 8), Length::zero());
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $width = BoxRoom::needed($request, Dimension::Width, 1);
         $height = BoxRoom::needed($request, Dimension::Height, 1);
-        $isUpright = $width->figure()->isLessThan($height->figure());
-        [$wide, $high] = $isUpright ? [$height, $width] : [$width, $height];
-        $layout = TurnedMethod::layout($request, $wide, $high, self::depth($request));
-        $square = $layout->square;
-        $pattern = $square->deepEnvelope($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
-        $piece = TurnedPiece::of('envelope', $layout, $pattern, $request->item->face(), $isUpright, TurnedMethod::measures($layout));
+        [$wide, $high] = FlatRoom::isUpright($request) ? [$height, $width] : [$width, $height];
+
+        return TurnedMethod::plan($request, $planning, self::PIECE, $wide, $high, self::depth($request));
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $layout = $plan->square(self::PIECE);
+        $isUpright = FlatRoom::isUpright($request);
+        $piece = PieceFigures::ofSquare(self::PIECE, $layout, $layout->measures());
         $t = $request->paper->caliper;
-        $across = Length::nearestTo($isUpright ? $square->height : $square->width);
-        $up = Length::nearestTo($isUpright ? $square->width : $square->height);
-        $deep = Length::nearestTo($square->depth);
-        $inside = new Extents($across->minus($t), $up->minus($t), $deep->minus($t));
+        [$wide, $high] = [Length::nearestTo($layout->square->width), Length::nearestTo($layout->square->height)];
+        [$across, $up] = $isUpright ? [$high, $wide] : [$wide, $high];
+        [$least, $most] = [Length::nearestTo(min($layout->square->sideDepth, $layout->square->endDepth)), Length::nearestTo(max($layout->square->sideDepth, $layout->square->endDepth))];
+        $inside = new Extents($across->minus($t), $up->minus($t), $least->minus($t));
         $fits = new TurnedFits($request, $layout, $isUpright);
 
-        return new Design(
-            $request, [$piece], $inside, new Extents($across->plus($t), $up->plus($t), $deep->plus($t)),
+        return new Figures(
+            $request, $plan->settings, [$piece], $inside, new Extents($across->plus($t), $up->plus($t), $most->plus($t)),
             [...BoxRoom::fits($request, $inside, Length::max(...$fits->slips())), ...$fits->seams(), $fits->closing(), ...FromPaper::fits([$piece], $request)],
-            self::steps($piece, $request), BoxRoom::takes($request, $inside),
+            BoxRoom::takes($request, $inside),
         );
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $layout = $figures->square($piece);
+
+        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout))->deepEnvelope(), $figures->request->item->face(), FlatRoom::isUpright($figures->request));
+    }
+
+    public function joins(Figures $figures): array
+    {
+        return [...TurnedPattern::seams(self::PIECE), ...TurnedPattern::tabs(self::PIECE)];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $piece = $figures->piece(self::PIECE);
+        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
+        $gussets = array_map(Flap::gusset(...), $flaps);
+
+        return [
+            ...TurnedWork::upToFolding($piece, $figures->request, $flaps),
+            new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::gusset(Flap::TOP)]),
+            new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']),
+            new WorkStep(Deed::Fold, $piece->id, faces: [...$gussets, ...$flaps], onto: Flap::FRONT),
+            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
+            ...WorkStep::glue($piece->id, [...TurnedPattern::tabs($piece->id), ...TurnedPattern::seams($piece->id)], ['square-it-round-the-contents', 'strong-tape-or-wet-glue']),
+            new WorkStep(Deed::Fill, $piece->id),
+            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM, advice: ['dot-as-a-closed-pair']),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return $fit === 'card-fits-depth'
             ? [new Remedy('depth-from-contents', ['/options/depth' => null])]
-            : TurnedRemedies::for($fit, $design);
+            : TurnedRemedies::for($fit, $figures);
     }
 
     private static function depth(SizingRequest $request): MakeUp
@@ -100,23 +141,5 @@ final readonly class DeepEnvelope implements Make
         $asked = $request->options->length('depth');
 
         return $asked === null ? BoxRoom::needed($request, Dimension::Depth, 1) : MakeUp::of(new Term(TermKind::Depth, $asked));
-    }
-
-    /** @return list<WorkStep> */
-    private static function steps(Piece $piece, SizingRequest $request): array
-    {
-        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
-        $gussets = ['left-gusset', 'right-gusset', 'bottom-gusset', 'top-gusset'];
-
-        return [
-            ...TurnedWork::upToFolding($piece, $request, $flaps),
-            new WorkStep(Deed::CutOut, $piece->id, faces: ['top-gusset']),
-            new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']),
-            new WorkStep(Deed::Fold, $piece->id, faces: [...$gussets, ...$flaps], onto: Flap::FRONT),
-            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            new WorkStep(Deed::Glue, $piece->id, faces: ['left-tab', 'right-tab', Flap::BOTTOM], onto: 'bottom-gusset', advice: ['square-it-round-the-contents', 'strong-tape-or-wet-glue']),
-            new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM, advice: ['dot-as-a-closed-pair']),
-        ];
     }
 }

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\DiagonalEnvelope;
 
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
-use Gimbo\Core\Make\Shared\TurnedPiece;
+use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
@@ -22,6 +24,7 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -34,6 +37,8 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class DiagonalEnvelope implements Make
 {
+    private const PIECE = 'envelope';
+
     /** Front, a side flap, bottom and top flap: so many layers lie on one another at most. */
     private const LAYERS = 4;
 
@@ -65,49 +70,69 @@ final readonly class DiagonalEnvelope implements Make
         return FlatRoom::usualClearance($item);
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $width = FlatRoom::needed($request, Dimension::Width);
         $height = FlatRoom::needed($request, Dimension::Height);
-        $isUpright = $width->figure()->isLessThan($height->figure());
-        [$wide, $high] = $isUpright ? [$height, $width] : [$width, $height];
-        $layout = TurnedMethod::layout($request, $wide, $high);
-        $square = $layout->square;
-        $pattern = $square->envelope($layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres());
-        $piece = TurnedPiece::of('envelope', $layout, $pattern, $request->item->face(), $isUpright, TurnedMethod::measures($layout));
-        $face = new Extents(Length::nearestTo($isUpright ? $square->height : $square->width), Length::nearestTo($isUpright ? $square->width : $square->height), Length::zero());
-        $t = $request->paper->caliper;
-        $inside = FlatRoom::inside($request, $face->width, $face->height);
-        $closed = new Extents($face->width->plus($t), $face->height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
-        $fits = new TurnedFits($request, $layout, $isUpright);
+        [$wide, $high] = FlatRoom::isUpright($request) ? [$height, $width] : [$width, $height];
 
-        return new Design($request, [$piece], $inside, $closed, [...$fits->room($inside), ...$fits->seams(), $fits->closing(), ...FromPaper::fits([$piece], $request)], self::steps($piece, $request));
+        return TurnedMethod::plan($request, $planning, self::PIECE, $wide, $high);
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function settle(Plan $plan): Figures
     {
-        return TurnedRemedies::for($fit, $design);
+        $request = $plan->request;
+        $layout = $plan->square(self::PIECE);
+        $isUpright = FlatRoom::isUpright($request);
+        [$wide, $high] = [Length::nearestTo($layout->square->width), Length::nearestTo($layout->square->height)];
+        [$width, $height] = $isUpright ? [$high, $wide] : [$wide, $high];
+        $piece = PieceFigures::ofSquare(self::PIECE, $layout, $layout->measures());
+        $t = $request->paper->caliper;
+        $inside = FlatRoom::inside($request, $width, $height);
+        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
+        $fits = new TurnedFits($request, $layout, $isUpright);
+
+        return new Figures($request, $plan->settings, [$piece], $inside, $closed, [
+            ...$fits->room($inside), ...$fits->seams(), $fits->closing(), ...FromPaper::fits([$piece], $request),
+        ]);
+    }
+
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $layout = $figures->square($piece);
+
+        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout))->envelope(), $figures->request->item->face(), FlatRoom::isUpright($figures->request));
+    }
+
+    public function joins(Figures $figures): array
+    {
+        return TurnedPattern::seams(self::PIECE);
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $piece = $figures->piece(self::PIECE);
+        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
+        $topAdvice = $figures->request->item->stack()->isMoreThan(self::bulkyFrom()) ? ['fold-the-top-by-hand'] : [];
+
+        return [
+            ...TurnedWork::upToFolding($piece, $figures->request, $flaps),
+            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $topAdvice),
+            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
+            ...WorkStep::glue($piece->id, $this->joins($figures), ['leave-the-top-free']),
+            new WorkStep(Deed::Fill, $piece->id),
+            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
+    {
+        return TurnedRemedies::for($fit, $figures);
     }
 
     /** Something thicker wants its closing flap folded by hand, where it comes to lie; common practice, no source. */
     private static function bulkyFrom(): Length
     {
         return Length::mm(4);
-    }
-
-    /** @return list<WorkStep> */
-    private static function steps(Piece $piece, SizingRequest $request): array
-    {
-        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
-        $topAdvice = $request->item->stack()->isMoreThan(self::bulkyFrom()) ? ['fold-the-top-by-hand'] : [];
-
-        return [
-            ...TurnedWork::upToFolding($piece, $request, $flaps),
-            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $topAdvice),
-            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::LEFT, advice: ['leave-the-top-free']),
-            new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
-        ];
     }
 }

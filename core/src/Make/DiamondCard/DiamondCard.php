@@ -6,11 +6,10 @@ namespace Gimbo\Core\Make\DiamondCard;
 
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -20,23 +19,27 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Tool\Tools;
 
 /**
  * Two diamonds that close over the front. Sheet 4a × h, closes to 2a × h; six creases meet at each diamond's inner tip.
@@ -46,7 +49,9 @@ use Gimbo\Core\Tool\Tools;
 final readonly class DiamondCard implements Make
 {
     /** The setting that marks where the slants begin. */
-    private const MARK = 'mark';
+    private const MARK = 'slants';
+
+    private const PIECE = 'card';
 
     public function id(): string
     {
@@ -73,57 +78,74 @@ final readonly class DiamondCard implements Make
         return CardSize::noClearance();
     }
 
-    public function design(SizingRequest $request): Design
+    /**
+     * The scores lie at a, 3a/2 from either end, the marks at a/2: all on the step when a is a whole number of double steps.
+     * The mark is measured from the end, wherever the scores really are.
+     */
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        [$grid, $planned] = [self::grid($request, $request->tools), self::grid($request, $request->tools->unmoved())];
-        // The mark is measured from the end, wherever the scores really are.
-        $mark = $planned->columns->width(1)->plus($request->tools->moved(self::MARK));
-        $mark->isPositive() || throw NothingLeft::of('diamond');
-        $piece = GridPiece::of('card', $grid, self::pattern($grid), more: self::marks($planned, $mark), bends: Collapse::bends(2 * $grid->columns->width(1)->toMillimetres(), $grid->rows->main()->toMillimetres()));
-        $marks = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark));
-        [$a, $height] = [$grid->columns->width(0), $grid->rows->main()];
-        $size = new Extents($a->times(2), $height, Length::zero());
-
-        return new Design(
-            $request, [$piece], $size, new Extents($a->times(2), $height, $request->paper->caliper->times(4)),
-            [...CardSize::fits($request, $a->times(2), $height), self::creasesMeet($grid, $mark), ...FromPaper::fits([$piece], $request)],
-            [
-                ...GridWork::cutAndScore($piece),
-                new WorkStep(Deed::Mark, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
-                new WorkStep(Deed::ScoreSlants, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
-                new WorkStep(Deed::CutOut, $piece->id, faces: ['left-diamond', 'right-diamond']),
-                new WorkStep(Deed::Fold, $piece->id, faces: ['left-diamond', 'right-diamond'], onto: 'middle', advice: ['mountains-straight-valleys-slanted']),
-            ],
-        );
-    }
-
-    public function remedies(string $fit, Design $design): array
-    {
-        return $fit === FromPaper::ID ? FromPaper::remedies($design->pieces) : [];
-    }
-
-    /** The scores lie at a, 3a/2 from either end, the marks at a/2: all on the step when a is a whole number of double steps. */
-    private static function grid(SizingRequest $request, Tools $tools): GridSheet
-    {
-        $double = Step::of($request->tools->score->size->times(2));
+        $double = Step::of($planning->tools->score->size->times(2));
         $quarter = CardSize::part($request, Dimension::Width, 1, 2);
         $a = Length::max($double->down($quarter->figure()), $double->size);
-        $full = Strip::atMost($quarter->roundedTo($a));
-        $half = Strip::atMost(MakeUp::of(new Term(TermKind::HalfPanel, $a->timesNearest(1, 2), null, $a)));
-        $middle = MakeUp::of(new Term(TermKind::HalfPanel, $a));
+        $half = $a->timesNearest(1, 2);
+        $strips = [
+            Strip::atMost('outer', $quarter->roundedTo($a)),
+            Strip::atMost('inner', MakeUp::of(new Term(TermKind::HalfPanel, $half, null, $a))),
+        ];
+        $sheet = new GridPlan(
+            AxisPlan::of($planning, self::PIECE, Axis::Width, $strips, MakeUp::of(new Term(TermKind::HalfPanel, $a)), $strips, isContained: true),
+            AxisPlan::of($planning, self::PIECE, Axis::Height, [], CardSize::part($request, Dimension::Height), [], isContained: true),
+        );
+        $planning->set(self::PIECE, self::MARK, ToolKind::ScoringBoard, $quarter->figure()->timesNearest(1, 2), $half, MakeUp::of(new Term(TermKind::HalfPanel, $half, null, $a)));
 
-        return new GridSheet(
-            GridAxis::of(Axis::Width, [$full, $half], $middle, [$full, $half], $tools, isContained: true),
-            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $tools, isContained: true),
+        return new Plan($request, $planning->settings(), [self::PIECE => $sheet]);
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $grid = $plan->grid(self::PIECE);
+        $mark = $plan->settings->of(self::PIECE, self::MARK);
+        $mark->at->isPositive() || throw NothingLeft::of('diamond');
+        $marks = array_map(fn (string $from) => Measure::of($mark, MeasureKind::Mark, Axis::Width, $from, ["$from-slant"]), ['left', 'right']);
+        $piece = PieceFigures::ofGrid(self::PIECE, $grid, $marks);
+        [$a, $height] = [$grid->columns->width(0), $grid->rows->main()];
+
+        return new Figures(
+            $request, $plan->settings, [$piece], new Extents($a->times(2), $height, Length::zero()), new Extents($a->times(2), $height, $request->paper->caliper->times(4)),
+            [...CardSize::fits($request, $a->times(2), $height), self::creasesMeet($grid, $mark->at), ...FromPaper::fits([$piece], $request)],
         );
     }
 
-    /** @return list<Measure> where the diagonals meet the top and bottom edge: a/2 from either end */
-    private static function marks(GridSheet $grid, Length $at): array
+    public function shape(Figures $figures, string $piece): Shape
     {
-        $madeOf = MakeUp::of(new Term(TermKind::HalfPanel, $grid->columns->width(1), null, $grid->columns->width(0)))->roundedTo($at);
+        $grid = $figures->grid($piece);
 
-        return array_map(fn (string $from) => new Measure(MeasureKind::Mark, ToolKind::ScoringBoard, Axis::Width, $from, $at, $madeOf, ["$from-slant"], setting: self::MARK), ['left', 'right']);
+        return new Shape(self::pattern($grid), bends: Collapse::bends(2 * $grid->columns->width(1)->toMillimetres(), $grid->rows->main()->toMillimetres()));
+    }
+
+    public function joins(Figures $figures): array
+    {
+        return [];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $piece = $figures->piece(self::PIECE);
+        $marks = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark));
+
+        return [
+            ...GridWork::cutAndScore($piece),
+            new WorkStep(Deed::Mark, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
+            new WorkStep(Deed::ScoreSlants, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
+            new WorkStep(Deed::CutOut, $piece->id, faces: ['left-diamond', 'right-diamond']),
+            new WorkStep(Deed::Fold, $piece->id, faces: ['left-diamond', 'right-diamond'], onto: 'middle', advice: ['mountains-straight-valleys-slanted']),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
+    {
+        return $fit === FromPaper::ID ? FromPaper::remedies($figures->pieces) : [];
     }
 
     /**
@@ -164,6 +186,10 @@ final readonly class DiamondCard implements Make
                 ->hinge("$side-inner", "$side-lower", 180, $slant)->hinge("$side-inner", "$side-upper", 180, $slant)
                 ->hinge("$side-lower", "$side-lower-outer", -180, $straight)->hinge("$side-upper", "$side-upper-outer", -180, $straight)
                 ->hinge("$side-lower-outer", "$side-diamond", 180, $slant)->hinge("$side-upper-outer", "$side-diamond", 180, $slant);
+        }
+
+        foreach (['inner', 'lower', 'upper', 'lower-outer', 'upper-outer', 'diamond'] as $face) {
+            $builder->twins("left-$face", "right-$face");
         }
 
         return $builder->layers(

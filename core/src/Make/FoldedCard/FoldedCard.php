@@ -4,26 +4,32 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\FoldedCard;
 
+use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
@@ -36,6 +42,8 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class FoldedCard implements Make
 {
+    private const PIECE = 'card';
+
     private const BACK = 'back';
 
     public function id(): string
@@ -63,57 +71,90 @@ final readonly class FoldedCard implements Make
         return CardSize::noClearance();
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        $isSide = $request->options->choice('spine') === 'side';
-        $fold = $request->options->choice('fold');
+        $isSide = self::isSide($request);
         [$across, $along] = $isSide ? [Axis::Width, Axis::Height] : [Axis::Height, Axis::Width];
-        $folded = self::panels($across, $fold, $request);
-        $straight = GridAxis::of($along, [], CardSize::part($request, $isSide ? Dimension::Height : Dimension::Width), [], $request->tools, isContained: true);
-        $grid = $isSide ? new GridSheet($folded, $straight) : new GridSheet($straight, $folded);
-        $piece = GridPiece::of('card', $grid, self::pattern($grid, $folded, $fold, $isSide));
+        $folded = self::panels($planning, $across, $request);
+        $straight = AxisPlan::of($planning, self::PIECE, $along, [], CardSize::part($request, $isSide ? Dimension::Height : Dimension::Width), [], isContained: true);
+
+        return new Plan($request, $planning->settings(), [self::PIECE => $isSide ? new GridPlan($folded, $straight) : new GridPlan($straight, $folded)]);
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $grid = $plan->grid(self::PIECE);
+        $isSide = self::isSide($request);
+        [$folded, $straight] = $isSide ? [$grid->columns, $grid->rows] : [$grid->rows, $grid->columns];
+        $piece = PieceFigures::ofGrid(self::PIECE, $grid);
         $size = Length::max(...$folded->widths);
         [$width, $height] = $isSide ? [$size, $straight->total] : [$straight->total, $size];
-        $panel = new Extents($width, $height, Length::zero());
         $layers = $request->paper->caliper->times(count($folded->widths));
 
-        return new Design(
-            $request, [$piece], $panel, new Extents($width, $height, $layers),
-            [...CardSize::fits($request, $width, $height), ...self::fits($folded, $fold), ...FromPaper::fits([$piece], $request)],
-            [...GridWork::cutAndScore($piece), new WorkStep(Deed::Fold, $piece->id, faces: array_slice(self::names($fold), 1), onto: self::BACK)],
+        return new Figures(
+            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $layers),
+            [...CardSize::fits($request, $width, $height), ...self::fits($folded, self::fold($request)), ...FromPaper::fits([$piece], $request)],
         );
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function shape(Figures $figures, string $piece): Shape
     {
-        return $fit === FromPaper::ID ? FromPaper::remedies($design->pieces) : [];
+        return new Shape(self::pattern($figures->grid($piece), self::fold($figures->request), self::isSide($figures->request)));
+    }
+
+    public function joins(Figures $figures): array
+    {
+        return [];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $faces = self::fold($figures->request) === 'half' ? ['front'] : ['front', 'flap'];
+
+        return [...GridWork::cutAndScore($figures->piece(self::PIECE)), new WorkStep(Deed::Fold, self::PIECE, faces: $faces, onto: self::BACK)];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
+    {
+        return $fit === FromPaper::ID ? FromPaper::remedies($figures->pieces) : [];
+    }
+
+    private static function isSide(SizingRequest $request): bool
+    {
+        return $request->options->choice('spine') === 'side';
+    }
+
+    private static function fold(SizingRequest $request): string
+    {
+        return $request->options->choice('fold');
     }
 
     /** Every panel is contained; the back is the main strip, the others are counted from the edge they begin at. */
-    private static function panels(Axis $axis, string $fold, SizingRequest $request): GridAxis
+    private static function panels(Planning $planning, Axis $axis, SizingRequest $request): AxisPlan
     {
         $dimension = $axis === Axis::Width ? Dimension::Width : Dimension::Height;
         $whole = CardSize::part($request, $dimension);
         $half = CardSize::part($request, $dimension, 1, 2);
         // The panel folded in first is a little narrower: 1 mm and the paper (common practice, no source).
         $inner = $whole->plus(new Term(TermKind::Margin, Length::mm(-1)), new Term(TermKind::Paper, $request->paper->caliper->times(-1)));
-        [$before, $after] = match ($fold) {
-            'gate' => [[Strip::atMost($half)], [Strip::atMost($half)]],
-            'z' => [[Strip::atMost($whole)], [Strip::atMost($whole)]],
-            'letter' => [[Strip::atMost($inner)], [Strip::atMost($whole)]],
-            default => [[Strip::atMost($whole)], []],
+        [$before, $after] = match (self::fold($request)) {
+            'gate' => [[Strip::atMost('flaps', $half)], [Strip::atMost('flaps', $half)]],
+            'z' => [[Strip::atMost('panels', $whole)], [Strip::atMost('panels', $whole)]],
+            'letter' => [[Strip::atMost('inner', $inner)], [Strip::atMost('outer', $whole)]],
+            default => [[Strip::atMost('spine', $whole)], []],
         };
 
-        return GridAxis::of($axis, $before, $whole, $after, $request->tools, isContained: true);
+        return AxisPlan::of($planning, self::PIECE, $axis, $before, $whole, $after, isContained: true);
     }
 
-    private static function pattern(GridSheet $grid, GridAxis $folded, string $fold, bool $isSide): \Gimbo\Core\Crease\Pattern
+    private static function pattern(GridSheet $grid, string $fold, bool $isSide): Pattern
     {
         $cell = fn (int $i) => $isSide ? $grid->cell($i, 0) : $grid->cell(0, $i);
         $line = $isSide ? 'x' : 'y';
         $builder = (new PatternBuilder)->face(self::BACK, $cell(1))->face('front', $cell(0))
             ->hinge(self::BACK, 'front', $fold === 'z' ? -180 : 180, "{$line}1");
-        if (count($folded->widths) === 3) {
+        if ($fold !== 'half') {
             $builder->face('flap', $cell(2))->hinge(self::BACK, 'flap', 180, "{$line}2");
         }
 
@@ -130,11 +171,5 @@ final readonly class FoldedCard implements Make
         return $fold === 'gate'
             ? [Fit::plain('flaps-meet-without-overlap', $folded->width(0)->plus($folded->width(2)), $folded->width(1), $folded->width(0)->plus($folded->width(2)), Length::zero())]
             : [];
-    }
-
-    /** @return list<string> */
-    private static function names(string $fold): array
-    {
-        return $fold === 'half' ? [self::BACK, 'front'] : [self::BACK, 'front', 'flap'];
     }
 }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\LanternCard;
 
+use Gimbo\Core\Crease\FaceRole;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\FoldPlan;
-use Gimbo\Core\Design\Place;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -18,17 +21,19 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\GridAxis;
-use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -40,6 +45,8 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class LanternCard implements Make
 {
+    private const STRIP = 'strip';
+
     public function id(): string
     {
         return 'lantern-card';
@@ -66,48 +73,77 @@ final readonly class LanternCard implements Make
         return CardSize::noClearance();
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $light = $this->chosenLengths($request)['light'];
-        $bellows = Strip::atLeast(MakeUp::of(new Term(TermKind::Light, $light->timesNearest(1, 2), null, $light)));
-        $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [$bellows, $bellows], CardSize::part($request, Dimension::Width), [$bellows, $bellows], $request->tools, isContained: true),
-            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $request->tools, isContained: true),
+        $bellows = MakeUp::of(new Term(TermKind::Light, $light->timesNearest(1, 2), null, $light));
+        $strips = [Strip::atLeast('tabs', $bellows), Strip::atLeast('sides', $bellows)];
+        $sheet = new GridPlan(
+            AxisPlan::of($planning, self::STRIP, Axis::Width, $strips, CardSize::part($request, Dimension::Width), $strips, isContained: true),
+            AxisPlan::of($planning, self::STRIP, Axis::Height, [], CardSize::part($request, Dimension::Height), [], isContained: true),
         );
-        $pattern = (new PatternBuilder)
-            ->face('front', $grid->cell(2, 0))
-            ->face('left-side', $grid->cell(1, 0))->hinge('front', 'left-side', 180, 'x2')
-            ->face('right-side', $grid->cell(3, 0))->hinge('front', 'right-side', 180, 'x3')
-            ->face('left-tab', $grid->cell(0, 0))->hinge('left-side', 'left-tab', -180, 'x1')
-            ->face('right-tab', $grid->cell(4, 0))->hinge('right-side', 'right-tab', -180, 'x4')
-            ->layers('front', 'left-side', 'right-side', 'left-tab', 'right-tab')
-            ->build();
-        $strip = GridPiece::of('strip', $grid, $pattern, count: 2);
-        $piece = $strip->placed(Place::asItLies(), Place::turnedOver($strip->sheet, $strip->sheet, 2 * count($pattern->layers) * FoldPlan::lift($request->paper)));
+
+        return new Plan($request, $planning->settings(), [self::STRIP => $sheet]);
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $light = $this->chosenLengths($request)['light'];
+        $grid = $plan->grid(self::STRIP);
+        $strip = PieceFigures::ofGrid(self::STRIP, $grid, count: 2);
         [$face, $side, $height] = [$grid->columns->main(), $grid->columns->width(1), $grid->rows->main()];
         $apart = $side->times(2);
 
-        return new Design(
-            $request, [$piece], new Extents($face, $height, $apart), new Extents($face, $height, $request->paper->caliper->times(6)),
+        return new Figures(
+            $request, $plan->settings, [$strip], new Extents($face, $height, $apart), new Extents($face, $height, $request->paper->caliper->times(6)),
             [
                 ...CardSize::fits($request, $face, $height),
                 Fit::plain('light-stands-between', $light, $apart, $light, Fit::handMiss()->times(2)),
                 Fit::plain('sides-fold-in', $apart, $face, $apart, Fit::handMiss()),
-                ...FromPaper::fits([$piece], $request),
-            ],
-            [
-                ...GridWork::cutAndScore($piece),
-                new WorkStep(Deed::Fold, $piece->id, faces: ['left-side', 'right-side', 'left-tab', 'right-tab'], onto: 'front'),
-                new WorkStep(Deed::Glue, $piece->id, faces: ['left-tab', 'right-tab'], onto: 'left-tab'),
-                new WorkStep(Deed::Fill, $piece->id, advice: ['battery-lights-only']),
+                ...FromPaper::fits([$strip], $request),
             ],
         );
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $grid = $figures->grid($piece);
+        $sheet = $grid->sheet();
+        $pattern = (new PatternBuilder)
+            ->face('front', $grid->cell(2, 0))
+            ->face('left-side', $grid->cell(1, 0))->hinge('front', 'left-side', 180, 'x2')
+            ->face('right-side', $grid->cell(3, 0))->hinge('front', 'right-side', 180, 'x3')
+            ->face('left-tab', $grid->cell(0, 0), FaceRole::Tab)->hinge('left-side', 'left-tab', -180, 'x1')
+            ->face('right-tab', $grid->cell(4, 0), FaceRole::Tab)->hinge('right-side', 'right-tab', -180, 'x4')
+            ->twins('left-side', 'right-side')->twins('left-tab', 'right-tab')
+            ->layers('front', 'left-side', 'right-side', 'left-tab', 'right-tab')
+            ->build();
+        $apart = 2 * count($pattern->layers) * Place::lift($figures->request->paper);
+
+        return new Shape($pattern, places: [Place::asItLies(), Place::turnedOver($sheet, $sheet, $apart)]);
+    }
+
+    /** The tabs of one strip on those of the other, which lies over it wrong side up. */
+    public function joins(Figures $figures): array
+    {
+        return array_map(fn (string $tab) => Join::of(JoinEnd::inside(self::STRIP, $tab), JoinEnd::inside(self::STRIP, $tab, 2)), ['left-tab', 'right-tab']);
+    }
+
+    public function steps(Figures $figures): array
+    {
+        return [
+            ...GridWork::cutAndScore($figures->piece(self::STRIP)),
+            new WorkStep(Deed::Fold, self::STRIP, faces: ['left-side', 'right-side', 'left-tab', 'right-tab'], onto: 'front'),
+            ...WorkStep::glue(self::STRIP, $this->joins($figures)),
+            new WorkStep(Deed::Fill, self::STRIP, advice: ['battery-lights-only']),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return match ($fit) {
-            FromPaper::ID => FromPaper::remedies($design->pieces),
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
             'sides-fold-in' => [new Remedy('usual-light', ['/options/light' => null])],
             default => [],
         };

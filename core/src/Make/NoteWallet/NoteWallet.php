@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\NoteWallet;
 
+use Gimbo\Core\Crease\FaceRole;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -18,16 +21,19 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
@@ -40,6 +46,12 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class NoteWallet implements Make
 {
+    private const COVER = 'cover';
+
+    private const GUSSET = 'corner-gusset';
+
+    private const STRAP = 'strap';
+
     public function id(): string
     {
         return 'note-wallet';
@@ -70,37 +82,96 @@ final readonly class NoteWallet implements Make
         return new Clearance(Length::inches(1, 4), Length::inches(1, 8), Length::zero());
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $chosen = $this->chosenLengths($request);
         $gusset = $request->options->length('gusset') === null ? self::gusset($request) : MakeUp::of(new Term(TermKind::Depth, $chosen['gusset']));
-        $pocket = Strip::atLeast(BoxRoom::needed($request, Dimension::Width, 0));
-        $flap = Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, $chosen['pocketHeight'])));
-        $rows = GridAxis::of(Axis::Height, [$flap], $gusset, [Strip::atLeast(BoxRoom::needed($request, Dimension::Height, 0))], $request->tools->for('cover'));
-        $spine = MakeUp::of(new Term(TermKind::Gusset, $rows->main()->times(2)));
-        $cover = new GridSheet(GridAxis::of(Axis::Width, [$pocket], $spine, [$pocket], $request->tools->for('cover')), $rows);
+        $pockets = [Strip::atLeast('pockets', BoxRoom::needed($request, Dimension::Width, 0))];
+        $flap = [Strip::atLeast('pocket-flaps', self::flap($chosen['pocketHeight']))];
+        $rows = AxisPlan::of($planning, self::COVER, Axis::Height, $flap, $gusset, [Strip::atLeast('covers', BoxRoom::needed($request, Dimension::Height, 0))]);
+        // Gusset and flap as they will really be, before the columns are planned.
+        $real = $rows->settle($planning->settings());
+        $spine = MakeUp::of(new Term(TermKind::Gusset, $real->main()->times(2)));
+        $columns = AxisPlan::of($planning, self::COVER, Axis::Width, $pockets, $spine, $pockets);
+        $cover = $columns->settle($planning->settings())->width(0);
+
+        $sheets = [
+            self::COVER => new GridPlan($columns, $rows),
+            self::GUSSET => self::cornerGusset($planning, $real->main(), $real->width(0)),
+            self::STRAP => self::strap($planning, $cover),
+        ];
+
+        return new Plan($request, $planning->settings(), $sheets);
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $cover = $plan->grid(self::COVER);
+        [$columns, $rows] = [$cover->columns, $cover->rows];
         $pieces = [
-            GridPiece::of('cover', $cover, self::cover($cover), $cover->centredIn(0, 2, $request->item->width->toMillimetres(), $request->item->height->toMillimetres())),
-            self::cornerGusset($cover, $request),
-            self::strap($cover, $request),
+            PieceFigures::ofGrid(self::COVER, $cover),
+            PieceFigures::ofGrid(self::GUSSET, $plan->grid(self::GUSSET), count: 2),
+            PieceFigures::ofGrid(self::STRAP, $plan->grid(self::STRAP)),
         ];
         $t = $request->paper->caliper;
-        $room = new Extents($cover->columns->width(0), $rows->width(2), $rows->main()->minus($t));
+        $room = new Extents($columns->width(0), $rows->width(2), $rows->main()->minus($t));
         $stack = self::stackOf($request, $request->options->count('perPocket'));
         [$width, $height] = BoxRoom::fits($request, $room, Fit::handMiss());
 
-        return new Design($request, $pieces, $room, new Extents($cover->columns->width(0)->plus($t), $rows->width(2)->plus($t), $cover->columns->main()->plus($t)), [
+        return new Figures($request, $plan->settings, $pieces, $room, new Extents($columns->width(0)->plus($t), $rows->width(2)->plus($t), $columns->main()->plus($t)), [
             $width, $height,
             new Fit('stack-fits-gusset', $stack->plus($request->clearance->depth), $room->depth, $stack, Fit::handMiss()->times(2), self::gusset($request)),
-            Fit::plain('spine-takes-both-pockets', $rows->main()->times(2), $cover->columns->main(), $rows->main()->times(2), Fit::handMiss()),
+            Fit::plain('spine-takes-both-pockets', $rows->main()->times(2), $columns->main(), $rows->main()->times(2), Fit::handMiss()),
             ...FromPaper::fits($pieces, $request),
-        ], self::steps($pieces), BoxRoom::takes($request, $room));
+        ], BoxRoom::takes($request, $room));
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $grid = $figures->grid($piece);
+        $item = $figures->request->item;
+
+        return match ($piece) {
+            self::COVER => new Shape(self::cover($grid), $grid->centredIn(0, 2, $item->width->toMillimetres(), $item->height->toMillimetres())),
+            self::GUSSET => new Shape(self::sideStrip($grid)),
+            default => new Shape((new PatternBuilder)->face('strap', $grid->cell(0, 0))->face('strap-flap', $grid->cell(1, 0), FaceRole::Flap)->hinge('strap', 'strap-flap', 90, 'x1')->build()),
+        };
+    }
+
+    /** Each side strip between the outer edge of a pocket and its cover; the strap on the back. */
+    public function joins(Figures $figures): array
+    {
+        $joins = [];
+        foreach (['left', 'right'] as $n => $side) {
+            $joins[] = Join::of(JoinEnd::outside(self::GUSSET, 'left-tab', $n + 1), JoinEnd::inside(self::COVER, "$side-pocket"));
+            $joins[] = Join::of(JoinEnd::outside(self::GUSSET, 'right-tab', $n + 1), JoinEnd::inside(self::COVER, "$side-cover"));
+        }
+
+        return [...$joins, Join::of(JoinEnd::inside(self::STRAP, 'strap'), JoinEnd::outside(self::COVER, 'right-cover'))];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $glue = fn (string $piece, string $advice): array => WorkStep::glue($piece, array_values(array_filter($this->joins($figures), fn (Join $join) => $join->face->piece === $piece)), [$advice]);
+
+        return [
+            ...array_merge(...array_map(fn (PieceFigures $piece) => GridWork::cutAndScore($piece), $figures->pieces)),
+            new WorkStep(Deed::CutOut, self::COVER, faces: ['spine']),
+            new WorkStep(Deed::Fold, self::COVER, faces: ['left-gusset', 'left-pocket', 'right-gusset', 'right-pocket', 'spine'], onto: 'left-cover'),
+            new WorkStep(Deed::TryFit, self::COVER, advice: ['lay-it-in']),
+            ...$glue(self::GUSSET, 'strong-tape-or-wet-glue'),
+            new WorkStep(Deed::RoundCorners, self::STRAP, faces: ['strap-flap']),
+            ...$glue(self::STRAP, 'dot-as-a-closed-pair'),
+            new WorkStep(Deed::Fill, self::COVER),
+            new WorkStep(Deed::Close, self::COVER, faces: ['strap-flap']),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return match ($fit) {
-            FromPaper::ID => FromPaper::remedies($design->pieces),
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
             'stack-fits-gusset' => [new Remedy('gusset-from-contents', ['/options/gusset' => null])],
             default => [],
         };
@@ -123,63 +194,50 @@ final readonly class NoteWallet implements Make
     /** Spine first, it lies on the table; the pocket flaps are notched away at the spine so that they fold with it. */
     private static function cover(GridSheet $grid): Pattern
     {
-        $builder = (new PatternBuilder)->face('left-cover', $grid->cell(0, 2))
+        $builder = (new PatternBuilder)->face('left-cover', $grid->cell(0, 2), FaceRole::Cover)
             ->face('spine', $grid->cell(1, 2))->hinge('left-cover', 'spine', 90, 'x1')
-            ->face('right-cover', $grid->cell(2, 2))->hinge('spine', 'right-cover', 90, 'x2');
+            ->face('right-cover', $grid->cell(2, 2), FaceRole::Cover)->hinge('spine', 'right-cover', 90, 'x2');
         foreach (['left' => 0, 'right' => 2] as $side => $column) {
-            $builder->face("$side-gusset", $grid->cell($column, 1))->hinge("$side-cover", "$side-gusset", 90, 'y2')
-                ->face("$side-pocket", $grid->cell($column, 0))->hinge("$side-gusset", "$side-pocket", 90, 'y1');
+            $builder->face("$side-gusset", $grid->cell($column, 1), FaceRole::Gusset)->hinge("$side-cover", "$side-gusset", 90, 'y2')
+                ->face("$side-pocket", $grid->cell($column, 0), FaceRole::Pocket)->hinge("$side-gusset", "$side-pocket", 90, 'y1');
         }
 
-        return $builder->build();
+        return $builder->twins('left-cover', 'right-cover')->twins('left-gusset', 'right-gusset')->twins('left-pocket', 'right-pocket')->build();
+    }
+
+    private static function flap(Length $length): MakeUp
+    {
+        return MakeUp::of(new Term(TermKind::Flap, $length));
     }
 
     /** A strip that closes a pocket's outer side: tab, gusset, tab. */
-    private static function cornerGusset(GridSheet $cover, SizingRequest $request): Piece
+    private static function cornerGusset(Planning $planning, Length $gusset, Length $pocket): GridPlan
     {
-        $tab = Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, Length::inches(1, 2))));
-        $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [$tab], MakeUp::of(new Term(TermKind::Gusset, $cover->rows->main())), [$tab], $request->tools->for('corner-gusset')),
-            GridAxis::of(Axis::Height, [], MakeUp::of(new Term(TermKind::Flap, $cover->rows->width(0))), [], $request->tools->for('corner-gusset'), isContained: true),
-        );
-        $pattern = (new PatternBuilder)->face('side', $grid->cell(1, 0))
-            ->face('left-tab', $grid->cell(0, 0))->hinge('side', 'left-tab', 90, 'x1')
-            ->face('right-tab', $grid->cell(2, 0))->hinge('side', 'right-tab', 90, 'x2')->build();
+        $tabs = [Strip::atLeast('tabs', self::flap(Length::inches(1, 2)))];
 
-        return GridPiece::of('corner-gusset', $grid, $pattern, count: 2);
+        return new GridPlan(
+            AxisPlan::of($planning, self::GUSSET, Axis::Width, $tabs, MakeUp::of(new Term(TermKind::Gusset, $gusset)), $tabs),
+            AxisPlan::of($planning, self::GUSSET, Axis::Height, [], self::flap($pocket), [], isContained: true),
+        );
     }
 
-    private static function strap(GridSheet $cover, SizingRequest $request): Piece
+    private static function sideStrip(GridSheet $grid): Pattern
     {
-        $flap = Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, Length::min(Length::inches(1), $cover->columns->width(0)->timesNearest(1, 3)))));
-        $body = $cover->columns->width(0)->minus($request->tools->score->up($flap->need->figure()));
-        $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $request->tools->cut->size))), [$flap], $request->tools->for('strap')),
-            GridAxis::of(Axis::Height, [], MakeUp::of(new Term(TermKind::Flap, Length::inches(2))), [], $request->tools->for('strap')),
-        );
-        $pattern = (new PatternBuilder)->face('strap', $grid->cell(0, 0))->face('strap-flap', $grid->cell(1, 0))->hinge('strap', 'strap-flap', 90, 'x1')->build();
-
-        return GridPiece::of('strap', $grid, $pattern);
+        return (new PatternBuilder)->face('side', $grid->cell(1, 0), FaceRole::Gusset)
+            ->face('left-tab', $grid->cell(0, 0), FaceRole::Tab)->hinge('side', 'left-tab', 90, 'x1')
+            ->face('right-tab', $grid->cell(2, 0), FaceRole::Tab)->hinge('side', 'right-tab', 90, 'x2')
+            ->twins('left-tab', 'right-tab')->build();
     }
 
-    /**
-     * @param list<Piece> $pieces
-     * @return list<WorkStep>
-     */
-    private static function steps(array $pieces): array
+    /** As long as the cover is wide, its end by a third of that at most. */
+    private static function strap(Planning $planning, Length $cover): GridPlan
     {
-        $steps = array_merge(...array_map(fn (Piece $piece) => GridWork::cutAndScore($piece), $pieces));
+        $flap = Strip::atLeast('strap-flap', self::flap(Length::min(Length::inches(1), $cover->timesNearest(1, 3))));
+        $body = $cover->minus($planning->tools->score->up($flap->need->figure()));
 
-        return [
-            ...$steps,
-            new WorkStep(Deed::CutOut, 'cover', faces: ['spine']),
-            new WorkStep(Deed::Fold, 'cover', faces: ['left-gusset', 'left-pocket', 'right-gusset', 'right-pocket', 'spine'], onto: 'left-cover'),
-            new WorkStep(Deed::TryFit, 'cover', advice: ['lay-it-in']),
-            new WorkStep(Deed::Glue, 'corner-gusset', faces: ['left-tab', 'right-tab'], onto: 'side', advice: ['strong-tape-or-wet-glue']),
-            new WorkStep(Deed::RoundCorners, 'strap', faces: ['strap-flap']),
-            new WorkStep(Deed::Glue, 'strap', faces: ['strap'], onto: 'strap', advice: ['dot-as-a-closed-pair']),
-            new WorkStep(Deed::Fill, 'cover'),
-            new WorkStep(Deed::Close, 'cover', faces: ['strap-flap']),
-        ];
+        return new GridPlan(
+            AxisPlan::of($planning, self::STRAP, Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $planning->tools->cut->size))), [$flap]),
+            AxisPlan::of($planning, self::STRAP, Axis::Height, [], self::flap(Length::inches(2)), []),
+        );
     }
 }

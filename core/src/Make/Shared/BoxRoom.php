@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\Extents;
+use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -35,6 +35,12 @@ final class FlatRoom
             new Term(TermKind::Clearance, $request->clearance->depth, Dimension::Depth),
             new Term(TermKind::Paper, $request->paper->caliper),
         );
+    }
+
+    /** Whether an item goes into a face that always lies with its longer side along the opening turned, its height along that side. */
+    public static function isUpright(SizingRequest $request): bool
+    {
+        return $request->item->width->plus($request->clearance->width)->isLessThan($request->item->height->plus($request->clearance->height));
     }
 
     /**

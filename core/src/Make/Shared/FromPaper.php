@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
@@ -24,7 +24,7 @@ final class FromPaper
     /**
      * One fit for the piece that goes worst into the paper; none where no paper is named.
      *
-     * @param non-empty-list<Piece> $pieces
+     * @param non-empty-list<PieceFigures> $pieces
      * @return list<Fit>
      */
     public static function fits(array $pieces, SizingRequest $request): array
@@ -48,12 +48,12 @@ final class FromPaper
     /**
      * The smallest sheets by name that take every piece.
      *
-     * @param list<Piece> $pieces
+     * @param list<PieceFigures> $pieces
      * @return list<Remedy>
      */
     public static function remedies(array $pieces): array
     {
-        $takesAll = fn (NamedSize $size): bool => array_filter($pieces, fn (Piece $piece) => ! $piece->sheet->comesOutOf($size->size)) === [];
+        $takesAll = fn (NamedSize $size): bool => array_filter($pieces, fn (PieceFigures $piece) => ! $piece->sheet->comesOutOf($size->size)) === [];
         $fitting = array_filter(NamedSize::all(), fn (NamedSize $size) => $size->kind === 'sheet' && $takesAll($size));
         usort($fitting, fn (NamedSize $a, NamedSize $b) => $a->size->width->plus($a->size->height)->compareTo($b->size->width->plus($b->size->height)));
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\MeasureKind;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -18,7 +18,7 @@ final class GridWork
      * @param bool $isTried whether the contents are laid in before the last score
      * @return list<WorkStep>
      */
-    public static function cutAndScore(Piece $piece, bool $isTried = false): array
+    public static function cutAndScore(PieceFigures $piece, bool $isTried = false): array
     {
         $cuts = array_keys(array_filter($piece->measures, fn ($measure) => $measure->kind === MeasureKind::Cut));
         $steps = [new WorkStep(Deed::Cut, $piece->id, with: ToolKind::Trimmer, measures: $cuts)];

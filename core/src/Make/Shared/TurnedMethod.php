@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\PunchedSquare;
 use Gimbo\Core\Sheet\ScoredSquare;
 use Gimbo\Core\Sheet\TurnedLayout;
-use Gimbo\Core\Tool\ToolKind;
 
 /** The two ways to fold a square on its corner: on a punch board, whose notch is the seam, or on a scoring board with a seam of one's own. */
 final class TurnedMethod
@@ -43,18 +44,27 @@ final class TurnedMethod
      * @param MakeUp $high the same across it
      * @param ?MakeUp $depth of a gusset all round
      */
-    public static function layout(SizingRequest $request, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null): TurnedLayout
+    public static function plan(SizingRequest $request, Planning $planning, string $piece, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null): Plan
     {
-        return self::isPunch($request)
-            ? PunchedSquare::of($wide, $high, $request->tools, $depth)
-            : ScoredSquare::of($wide, $high, self::seam($request), $request->tools, $depth);
+        $sheet = self::isPunch($request)
+            ? PunchedSquare::plan($planning, $piece, $wide, $high, $depth)
+            : ScoredSquare::plan($planning, $piece, $wide, $high, self::seam($request), $depth);
+
+        return new Plan($request, $planning->settings(), [$piece => $sheet]);
     }
 
-    /** @return list<Measure> in the order they are set: the cuts, the marks or scores, what trims the tips */
-    public static function measures(TurnedLayout $layout): array
+    /**
+     * A pattern with the card in the middle of its face.
+     *
+     * @param Rectangle $card what it holds, in its own width and height
+     * @param bool $isUpright whether that goes in turned, its height along the face's width
+     */
+    public static function shape(TurnedLayout $layout, Pattern $pattern, Rectangle $card, bool $isUpright): Shape
     {
-        $cut = fn (Axis $axis, string $from): Measure => new Measure(MeasureKind::Cut, ToolKind::Trimmer, $axis, $from, $layout->side, $layout->sideMadeOf, setting: 'side');
+        $square = $layout->square;
+        $width = ($isUpright ? $square->point(0, 1) : $square->point(1, 0))->minus($square->point(0, 0));
+        $lying = $isUpright ? $card->turned() : $card;
 
-        return [$cut(Axis::Width, 'left'), $cut(Axis::Height, 'top'), ...$layout->marks, ...$layout->trims];
+        return new Shape($pattern, $square->centred($lying->width->toMillimetres(), $lying->height->toMillimetres()), width: $width);
     }
 }

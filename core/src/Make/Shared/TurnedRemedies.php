@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\Design;
+use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
@@ -16,12 +16,12 @@ use Gimbo\Core\Request\SizingRequest;
 final class TurnedRemedies
 {
     /** @return list<Remedy> */
-    public static function for(string $fit, Design $design): array
+    public static function for(string $fit, Figures $figures): array
     {
-        $request = $design->request;
+        $request = $figures->request;
 
         return match ($fit) {
-            FromPaper::ID => [...self::tighter($design), ...FromPaper::remedies($design->pieces)],
+            FromPaper::ID => [...self::tighter($figures), ...FromPaper::remedies($figures->pieces)],
             TurnedFits::SEAM => [self::withSeam($request, TurnedFits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, TurnedFits::seamNeed())],
             TurnedFits::FLAPS => [ToolRemedies::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
             TurnedFits::TIPS => [ToolRemedies::finerTrimmer($request)],
@@ -30,14 +30,14 @@ final class TurnedRemedies
     }
 
     /** @return list<Remedy> less room, or a narrower seam scored instead of punched, so that the square shrinks */
-    private static function tighter(Design $design): array
+    private static function tighter(Figures $figures): array
     {
-        $request = $design->request;
+        $request = $figures->request;
         $sheet = $request->paper->sheet;
         if ($sheet === null) {
             return [];
         }
-        $over = $design->pieces[0]->sheet->width->minus(Length::min($sheet->width, $sheet->height));
+        $over = $figures->pieces[0]->sheet->width->minus(Length::min($sheet->width, $sheet->height));
         $known = $request->options->length('seam') ?? $request->tools->notch;
         $seam = self::stepOf($request->system)->down($known->minus(Length::atLeast($over->toMillimetres() / 2)));
         $remedies = [];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Design\MeasureKind;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -24,7 +24,7 @@ final class TurnedWork
      * @param list<string> $rounded the flaps whose tips are rounded
      * @return list<WorkStep>
      */
-    public static function upToFolding(Piece $piece, SizingRequest $request, array $rounded): array
+    public static function upToFolding(PieceFigures $piece, SizingRequest $request, array $rounded): array
     {
         $of = fn (MeasureKind $kind): array => array_keys(array_filter($piece->measures, fn ($measure) => $measure->kind === $kind));
         $trims = $of(MeasureKind::Trim);
@@ -43,7 +43,7 @@ final class TurnedWork
      * @param list<int> $marks
      * @return list<WorkStep>
      */
-    private static function punching(Piece $piece, array $marks): array
+    private static function punching(PieceFigures $piece, array $marks): array
     {
         $steps = [];
         $side = 1;
@@ -68,7 +68,7 @@ final class TurnedWork
      * @param list<int> $scores
      * @return list<WorkStep>
      */
-    private static function scoring(Piece $piece, array $scores): array
+    private static function scoring(PieceFigures $piece, array $scores): array
     {
         $steps = [];
         $side = 1;

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\SlantGateCard;
 
+use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
-use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Design\RailLine;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -23,23 +21,29 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Setting\RailLine;
+use Gimbo\Core\Setting\Settings;
+use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Tool\Tools;
 
 /**
  * Two flaps with slanted edges that wrap over each other.
@@ -49,6 +53,12 @@ use Gimbo\Core\Tool\Tools;
  */
 final readonly class SlantGateCard implements Make
 {
+    private const PIECE = 'card';
+
+    private const TIP = 'tip';
+
+    private const FOOT = 'foot';
+
     public function id(): string
     {
         return 'slant-gate-card';
@@ -82,62 +92,70 @@ final readonly class SlantGateCard implements Make
         return CardSize::noClearance();
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $chosen = $this->chosenLengths($request);
-        [$grid, $planned] = [self::grid($request, $chosen['flap'], $request->tools), self::grid($request, $chosen['flap'], $request->tools->unmoved())];
-        [$reach, $width, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->columns->main(), $grid->rows->main()];
-        [$tip, $foot] = self::railCuts($planned, $chosen, $request->tools->cut);
-        // What is read on the ruler stays, wherever the score and the tip really are.
-        $tip = $tip->where($reach, $request->tools->moved('tip'), $height->toMillimetres());
-        $foot = $foot->where($height->toMillimetres() - $tip->other, $request->tools->moved('foot'), $reach);
-        $piece = GridPiece::of('card', $grid, self::pattern($grid, $tip->other, $foot->other), more: self::cuts($grid, $tip, $foot));
-        $miss = Fit::handMiss();
-        $feet = Length::nearestTo(2 * ($reach - $foot->other));
+        $flaps = [Strip::atMost('flaps', MakeUp::of(new Term(TermKind::Flap, $chosen['flap'])))];
+        $sheet = new GridPlan(
+            AxisPlan::of($planning, self::PIECE, Axis::Width, $flaps, CardSize::part($request, Dimension::Width), $flaps, isContained: true),
+            AxisPlan::of($planning, self::PIECE, Axis::Height, [], CardSize::part($request, Dimension::Height), [], isContained: true),
+        );
+        $grid = $sheet->settle($planning->settings());
+        [$reach, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->rows->main()->toMillimetres()];
+        $tip = RailCut::plan($planning, self::PIECE, self::TIP, $reach, $chosen['tipDrop']->toMillimetres(), $height);
+        RailCut::plan($planning, self::PIECE, self::FOOT, $height - $tip, $chosen['footInset']->toMillimetres(), $reach);
 
-        return new Design(
-            $request, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(3)),
+        return new Plan($request, $planning->settings(), [self::PIECE => $sheet]);
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $grid = $plan->grid(self::PIECE);
+        [$reach, $width, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->columns->main(), $grid->rows->main()];
+        [$tip, $foot] = self::offCorners($grid, $plan->settings);
+        $piece = PieceFigures::ofGrid(self::PIECE, $grid, self::cuts($grid, $plan->settings, $tip, $foot));
+        $miss = Fit::handMiss();
+
+        return new Figures(
+            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(3)),
             [
                 ...CardSize::fits($request, $width, $height),
                 Fit::plain('tips-overlap', Length::zero(), Length::nearestTo(2 * $reach)->minus($width), Length::zero(), $miss->times(2)),
-                Fit::plain('feet-meet', $width, $feet, $width, $miss->times(2)),
+                Fit::plain('feet-meet', $width, Length::nearestTo(2 * ($reach - $foot)), $width, $miss->times(2)),
                 Fit::plain('flaps-stay-inside', Length::zero(), $width->minus($grid->columns->width(0)), Length::zero(), $miss),
                 ...FromPaper::fits([$piece], $request),
             ],
-            [
-                ...GridWork::cutAndScore($piece),
-                ...self::slants($piece),
-                new WorkStep(Deed::Fold, $piece->id, faces: ['left-flap', 'right-flap'], onto: 'front'),
-            ],
         );
     }
 
-    private static function grid(SizingRequest $request, Length $flap, Tools $tools): GridSheet
+    public function shape(Figures $figures, string $piece): Shape
     {
-        $flaps = [Strip::atMost(MakeUp::of(new Term(TermKind::Flap, $flap)))];
+        $grid = $figures->grid($piece);
 
-        return new GridSheet(
-            GridAxis::of(Axis::Width, $flaps, CardSize::part($request, Dimension::Width), $flaps, $tools, isContained: true),
-            GridAxis::of(Axis::Height, [], CardSize::part($request, Dimension::Height), [], $tools, isContained: true),
-        );
+        return new Shape(self::pattern($grid, ...self::offCorners($grid, $figures->settings)));
     }
 
-    /**
-     * @param array<string, Length> $chosen
-     * @return array{RailCut, RailCut} that of the tip, and that of the foot from there
-     */
-    private static function railCuts(GridSheet $grid, array $chosen, Step $step): array
+    public function joins(Figures $figures): array
     {
-        [$reach, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->rows->main()->toMillimetres()];
-        $tip = RailCut::reaching($reach, $chosen['tipDrop']->toMillimetres(), $height, $step);
-
-        return [$tip, RailCut::reaching($height - $tip->other, $chosen['footInset']->toMillimetres(), $reach, $step)];
+        return [];
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function steps(Figures $figures): array
+    {
+        $piece = $figures->piece(self::PIECE);
+
+        return [
+            ...GridWork::cutAndScore($piece),
+            ...self::slants($piece),
+            new WorkStep(Deed::Fold, $piece->id, faces: ['left-flap', 'right-flap'], onto: 'front'),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return match ($fit) {
-            FromPaper::ID => FromPaper::remedies($design->pieces),
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
             'tips-overlap', 'feet-meet', 'flaps-stay-inside' => [
                 new Remedy('usual-foot', ['/options/footInset' => null]),
                 new Remedy('usual-flaps', ['/options/flap' => null, '/options/tipDrop' => null, '/options/footInset' => null]),
@@ -147,19 +165,38 @@ final readonly class SlantGateCard implements Make
     }
 
     /**
+     * What is read on the ruler stays, wherever the score and the tip really are.
+     *
+     * @return array{float, float} how far down the tip is, and how far in the foot, mm
+     *
+     * @throws NothingLeft where a cut misses the edge it should come out at
+     */
+    private static function offCorners(GridSheet $grid, Settings $settings): array
+    {
+        [$reach, $height] = [$grid->columns->width(0)->toMillimetres(), $grid->rows->main()->toMillimetres()];
+        $tip = RailCut::meets($settings->find(self::PIECE, self::TIP), $reach, $height);
+
+        return [$tip, RailCut::meets($settings->find(self::PIECE, self::FOOT), $height - $tip, $reach)];
+    }
+
+    /**
      * The rail settings: the upper corner of each flap, on the rail the end of its score; then the lower one, on the rail the tip.
      *
      * @return list<Measure>
      */
-    private static function cuts(GridSheet $grid, RailCut $tip, RailCut $foot): array
+    private static function cuts(GridSheet $grid, Settings $settings, float $tip, float $foot): array
     {
         [$w, $h, $f] = [$grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres(), $grid->columns->edge(1)];
         $measures = [];
-        foreach (['top' => $tip, 'bottom' => $foot] as $end => $cut) {
-            foreach ($cut->reading->isZero() ? [] : ['left', 'right'] as $side) {
+        foreach (['top' => self::TIP, 'bottom' => self::FOOT] as $end => $name) {
+            $setting = $settings->find(self::PIECE, $name);
+            if ($setting === null) {
+                continue;
+            }
+            foreach (['left', 'right'] as $side) {
                 $at = fn (float $x, float $y): Point => new Point($side === 'left' ? $x : $w - $x, $y);
-                $rail = $end === 'top' ? new RailLine($at($f, $h), $at(0, $h - $cut->other), $at(0, $h)) : new RailLine($at(0, $h - $tip->other), $at($cut->other, 0), $at(0, 0));
-                $measures[] = new Measure(MeasureKind::Trim, ToolKind::Trimmer, Axis::Edge, "$end-$side", $cut->reading, $cut->madeOf, setting: $end === 'top' ? 'tip' : 'foot', rail: $rail);
+                $rail = $end === 'top' ? new RailLine($at($f, $h), $at(0, $h - $tip), $at(0, $h)) : new RailLine($at(0, $h - $tip), $at($foot, 0), $at(0, 0));
+                $measures[] = Measure::of($setting, MeasureKind::Trim, Axis::Edge, "$end-$side", rail: $rail);
             }
         }
 
@@ -167,7 +204,7 @@ final readonly class SlantGateCard implements Make
     }
 
     /** @return list<WorkStep> one for each slanted cut, with what lies on the rail */
-    private static function slants(Piece $piece): array
+    private static function slants(PieceFigures $piece): array
     {
         $steps = [];
         foreach ($piece->measures as $i => $measure) {
@@ -187,9 +224,10 @@ final readonly class SlantGateCard implements Make
 
         return (new PatternBuilder)
             ->face('front', $grid->cell(1, 0))
-            ->face('left-flap', Polygon::of([new Point($x1, 0), new Point($x1, $h), new Point(0, $h - $tipDrop), new Point($footInset, 0)]))
-            ->face('right-flap', Polygon::of([new Point($x2, 0), new Point($w - $footInset, 0), new Point($w, $h - $tipDrop), new Point($x2, $h)]))
+            ->face('left-flap', Polygon::of([new Point($x1, 0), new Point($x1, $h), new Point(0, $h - $tipDrop), new Point($footInset, 0)]), FaceRole::Flap)
+            ->face('right-flap', Polygon::of([new Point($x2, 0), new Point($w - $footInset, 0), new Point($w, $h - $tipDrop), new Point($x2, $h)]), FaceRole::Flap)
             ->hinge('front', 'left-flap', 180, 'x1')->hinge('front', 'right-flap', 180, 'x2')
+            ->twins('left-flap', 'right-flap')
             ->layers('front', 'left-flap', 'right-flap')
             ->build();
     }

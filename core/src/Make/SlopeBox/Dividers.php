@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\SlopeBox;
 
+use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Polygon;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -26,27 +27,34 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final class Dividers
 {
-    public const FACE = 'divider';
+    private const FACE = 'divider';
 
-    /** @return list<Piece> */
-    public static function of(int $count, Length $width, Length $height, SizingRequest $request): array
+    public static function id(int $n): string
     {
-        $less = fn (Length $length, Axis $axis, ?Length $tab = null): GridAxis => GridAxis::of($axis, [], MakeUp::of(
-            new Term(TermKind::Face, $length),
-            new Term(TermKind::Margin, Length::inches(-1, 4)),
-            ...($tab === null ? [] : [new Term(TermKind::Flap, $tab)]),
-        ), [], $request->tools->for(self::FACE), isContained: true);
-        $grid = new GridSheet($less($width, Axis::Width), $less($height, Axis::Height, Length::inches(1, 2)));
-        $pieces = [];
-        for ($n = 0; $n < $count; $n++) {
-            $pieces[] = GridPiece::of('divider-'.($n + 1), $grid, (new PatternBuilder)->face(self::FACE, self::outline($grid, $n, $count))->layers(self::FACE)->build());
-        }
+        return self::FACE."-$n";
+    }
 
-        return $pieces;
+    /**
+     * @param Length $width of the box between its sides
+     * @param Length $height of its back
+     */
+    public static function plan(Planning $planning, int $n, Length $width, Length $height): GridPlan
+    {
+        $less = fn (Axis $axis, Length $length, Term ...$more): AxisPlan => AxisPlan::of($planning, self::id($n), $axis, [], MakeUp::of(
+            new Term(TermKind::Face, $length), new Term(TermKind::Margin, Length::inches(-1, 4)), ...$more,
+        ), [], isContained: true);
+
+        return new GridPlan($less(Axis::Width, $width), $less(Axis::Height, $height, new Term(TermKind::Flap, Length::inches(1, 2))));
+    }
+
+    /** @param int $place counted from 0 */
+    public static function pattern(GridSheet $grid, int $place, int $count): Pattern
+    {
+        return (new PatternBuilder)->face(self::FACE, self::outline($grid, $place, $count))->layers(self::FACE)->build();
     }
 
     /** @return list<WorkStep> */
-    public static function steps(Piece $piece): array
+    public static function steps(PieceFigures $piece): array
     {
         return [...GridWork::cutAndScore($piece), new WorkStep(Deed::CutOut, $piece->id, faces: [self::FACE], advice: ['label-each-tab'])];
     }

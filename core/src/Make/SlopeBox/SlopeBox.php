@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\SlopeBox;
 
-use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Crease\FaceRole;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\FoldPlan;
-use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Design\Place;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -23,16 +24,20 @@ use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
@@ -45,6 +50,12 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class SlopeBox implements Make
 {
+    private const BOX = 'box';
+
+    private const BACK = 'back-sheet';
+
+    private const FRONT = 'front-sheet';
+
     public function id(): string
     {
         return 'slope-box';
@@ -83,90 +94,210 @@ final readonly class SlopeBox implements Make
         return new Clearance(Length::inches(1, 4), Length::zero(), Length::zero());
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $chosen = $this->chosenLengths($request);
-        $isOne = $request->options->count('sheets') === 1;
-        $tools = $request->tools->for($isOne ? 'box' : 'back-sheet');
+        $isOne = self::isOne($request);
         $depth = $request->options->length('depth') === null
             ? BoxRoom::needed($request, Dimension::Depth, 1)
             : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
-        $back = Strip::atLeast(BoxRoom::needed($request, Dimension::Height, 0));
-        $front = Strip::atMost(MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight'])));
-        $columns = GridAxis::of(Axis::Width, [Strip::atLeast($depth)], BoxRoom::needed($request, Dimension::Width, 1), [Strip::atLeast($depth)], $tools);
-        $whole = new GridSheet($columns, GridAxis::of(Axis::Height, [$front], $depth, [$back], $tools));
-        $contents = $whole->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $whole->rows->width(2)->toMillimetres()));
-        if (! $isOne) {
-            $backSheet = new GridSheet($columns, GridAxis::of(Axis::Height, [], $depth, [$back], $tools));
-            $frontSheet = new GridSheet($columns, GridAxis::of(Axis::Height, [$front], $depth, [], $request->tools->for('front-sheet')));
-            $pieces = [
-                GridPiece::of('back-sheet', $backSheet, self::half($backSheet, 'back', 0, 1, $chosen['slope']->toMillimetres()))->placed(Place::asItLies()),
-                GridPiece::of('front-sheet', $frontSheet, self::half($frontSheet, 'front', 1, 0, 0.0))
-                    ->placed(Place::asItLies(y: -$frontSheet->rows->edge(1), z: FoldPlan::lift($request->paper))),
-            ];
+        $width = BoxRoom::needed($request, Dimension::Width, 1);
+        $sides = [Strip::atLeast('sides', $depth)];
+        $back = [Strip::atLeast('back', BoxRoom::needed($request, Dimension::Height, 0))];
+        $front = [Strip::atMost('front', MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight'])))];
+        $columns = fn (string $piece): AxisPlan => AxisPlan::of($planning, $piece, Axis::Width, $sides, $width, $sides);
+        if ($isOne) {
+            $main = new GridPlan($columns(self::BOX), AxisPlan::of($planning, self::BOX, Axis::Height, $front, $depth, $back));
+            $sheets = [self::BOX => $main];
         } else {
-            $pieces = [GridPiece::of('box', $whole, self::box($whole, $chosen['slope']->toMillimetres()), $contents)->placed(Place::asItLies())];
+            $main = new GridPlan($columns(self::BACK), AxisPlan::of($planning, self::BACK, Axis::Height, [], $depth, $back));
+            $sheets = [self::BACK => $main, self::FRONT => new GridPlan($columns(self::FRONT), AxisPlan::of($planning, self::FRONT, Axis::Height, $front, $depth, []))];
         }
-        $dividers = Dividers::of($request->options->count('dividers'), $columns->main(), $whole->rows->width(2), $request);
-        $floor = $isOne ? $whole->rows->edge(1) : 0.0;
-        foreach ($dividers as $n => $divider) {
-            $behind = $whole->rows->main()->toMillimetres() * ($n + 1) / (count($dividers) + 1);
-            $aside = $columns->edge(1) + ($columns->main()->toMillimetres() - $divider->sheet->width->toMillimetres()) / 2;
-            $pieces[] = $divider->placed(new Place(90.0, new Vector($aside, $floor + $behind, FoldPlan::lift($request->paper))));
+        $real = $main->settle($planning->settings());
+        for ($n = 1; $n <= $request->options->count('dividers'); $n++) {
+            $sheets[Dividers::id($n)] = Dividers::plan($planning, $n, $real->columns->main(), $real->rows->width($isOne ? 2 : 1));
         }
-        $t = $request->paper->caliper;
-        $wide = $columns->main();
-        $deep = $whole->rows->main();
-        $high = $whole->rows->width(2);
-        $inside = new Extents($wide->minus($t), $high, Length::min($deep, $columns->width(0))->minus($t));
-        $low = $high->minus($chosen['slope']);
 
-        return new Design($request, $pieces, $inside, new Extents($wide->plus($t), $high->plus($t), $deep->plus($t)), [
-            ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3), Dimension::Height),
-            new Fit('sides-overlap', $whole->rows->width(0), $low, $whole->rows->width(0), Length::zero(), MakeUp::of()),
-            ...FromPaper::fits($pieces, $request),
-        ], self::steps($pieces), BoxRoom::takes($request, $inside));
+        return new Plan($request, $planning->settings(), $sheets);
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $ids = [...(self::isOne($request) ? [self::BOX] : [self::BACK, self::FRONT]), ...self::dividers($request)];
+        $pieces = array_map(fn (string $id) => PieceFigures::ofGrid($id, $plan->grid($id)), $ids);
+        $t = $request->paper->caliper;
+        [$columns, $deep, $front, $high] = self::measured($plan);
+        $wide = $columns->main();
+        $inside = new Extents($wide->minus($t), $high, Length::min($deep, $columns->width(0))->minus($t));
+        $low = $high->minus($this->chosenLengths($request)['slope']);
+
+        return new Figures($request, $plan->settings, $pieces, $inside, new Extents($wide->plus($t), $high->plus($t), $deep->plus($t)), [
+            ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3), Dimension::Height),
+            new Fit('sides-overlap', $front, $low, $front, Length::zero(), MakeUp::of()),
+            ...FromPaper::fits($pieces, $request),
+        ], BoxRoom::takes($request, $inside));
+    }
+
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $request = $figures->request;
+        $grid = $figures->grid($piece);
+        $slope = $this->chosenLengths($request)['slope']->toMillimetres();
+        $lift = Place::lift($request->paper);
+
+        return match ($piece) {
+            self::BOX => new Shape($this->box($grid, $slope)->joined($piece, $this->joins($figures))->build(), $grid->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $grid->rows->width(2)->toMillimetres())), places: [Place::asItLies()]),
+            self::BACK => new Shape($this->half($grid, 'back', 0, 1, $slope)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies()]),
+            self::FRONT => new Shape($this->half($grid, 'front', 1, 0, 0.0)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies(y: -$grid->rows->edge(1), z: $lift)]),
+            default => new Shape(Dividers::pattern($grid, (int) array_search($piece, self::dividers($request), true), count(self::dividers($request))), places: [$this->standing($figures, $piece)]),
+        };
+    }
+
+    public function joins(Figures $figures): array
+    {
+        return [...self::seams($figures->request), ...self::tabJoins($figures->request)];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $dividers = self::dividers($figures->request);
+        $joins = [...self::tabJoins($figures->request), ...self::seams($figures->request)];
+        $steps = [];
+        foreach ($figures->pieces as $piece) {
+            if (in_array($piece->id, $dividers, true)) {
+                array_push($steps, ...Dividers::steps($piece));
+
+                continue;
+            }
+            $sides = match ($piece->id) {
+                self::BOX => ['back-left', 'back-right', 'front-left', 'front-right'],
+                self::BACK => ['back-left', 'back-right'],
+                default => ['front-left', 'front-right'],
+            };
+            $own = array_values(array_filter($joins, fn (Join $join) => $join->face->piece === $piece->id && $join->isWithinOnePiece()));
+            array_push(
+                $steps,
+                ...GridWork::cutAndScore($piece),
+                ...[
+                    new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']),
+                    new WorkStep(Deed::Taper, $piece->id, faces: $sides, advice: ['left-and-right-are-mirror-images']),
+                    new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, 'left-tab', 'right-tab'], onto: 'base'),
+                    ...WorkStep::glue($piece->id, $own, ['strong-tape-or-wet-glue']),
+                ],
+            );
+        }
+        $across = array_values(array_filter($joins, fn (Join $join) => ! $join->isWithinOnePiece()));
+
+        return [...$steps, ...WorkStep::glue(self::FRONT, $across, ['strong-tape-or-wet-glue']), new WorkStep(Deed::Fill, $figures->pieces[0]->id)];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return match ($fit) {
-            FromPaper::ID => [new Remedy('two-sheets', ['/options/sheets' => 2]), ...FromPaper::remedies($design->pieces)],
+            FromPaper::ID => [new Remedy('two-sheets', ['/options/sheets' => 2]), ...FromPaper::remedies($figures->pieces)],
             'sides-overlap' => [new Remedy('usual-slope', ['/options/slope' => null, '/options/frontHeight' => null]), new Remedy('lower-front', ['/options/frontHeight' => null])],
             'card-fits-depth' => [new Remedy('depth-from-contents', ['/options/depth' => null])],
             default => [],
         };
     }
 
-    private static function box(GridSheet $grid, float $slope): Pattern
+    /**
+     * The front's sides lie inside the back's, so that no seam shows outside; of two sheets, the front's base lies on the back's.
+     *
+     * @return list<Join>
+     */
+    private static function seams(SizingRequest $request): array
     {
-        $builder = (new PatternBuilder)
-            ->face('back', $grid->cell(1, 2))
-            ->face('base', $grid->cell(1, 1))->hinge('back', 'base', 90, 'y2')
-            ->face('front', $grid->cell(1, 0))->hinge('base', 'front', 90, 'y1');
-        self::sides($builder, $grid, 'back', 2, $slope);
-        self::sides($builder, $grid, 'front', 0, 0.0);
-        foreach (['left' => 0, 'right' => 2] as $side => $column) {
-            $builder->face("$side-tab", $grid->cell($column, 1))->hinge('base', "$side-tab", 90, $side === 'left' ? 'x1' : 'x2')
-                ->slit("$side-tab", "back-$side")->slit("$side-tab", "front-$side")
-                ->glue("$side-tab", "back-$side")->glue("front-$side", "back-$side");
+        [$back, $front] = self::isOne($request) ? [self::BOX, self::BOX] : [self::BACK, self::FRONT];
+        $onto = fn (string $face, string $other): Join => Join::of(JoinEnd::outside($front, $face), JoinEnd::inside($back, $other));
+
+        return [$onto('front-left', 'back-left'), $onto('front-right', 'back-right'), ...(self::isOne($request) ? [] : [$onto('base', 'base')])];
+    }
+
+    /** @return list<Join> the tabs beside each base, inside the sides of the same sheet */
+    private static function tabJoins(SizingRequest $request): array
+    {
+        $joins = [];
+        foreach (self::isOne($request) ? [self::BOX => 'back'] : [self::BACK => 'back', self::FRONT => 'front'] as $piece => $wall) {
+            foreach (['left', 'right'] as $side) {
+                $joins[] = Join::of(JoinEnd::outside($piece, "$side-tab"), JoinEnd::inside($piece, "$wall-$side"));
+            }
         }
 
-        return $builder->build();
+        return $joins;
+    }
+
+    private static function isOne(SizingRequest $request): bool
+    {
+        return $request->options->count('sheets') === 1;
+    }
+
+    /** @return list<string> the ids of the dividers, the hindmost last */
+    private static function dividers(SizingRequest $request): array
+    {
+        return array_map(Dividers::id(...), array_keys(array_fill(1, $request->options->count('dividers'), true)));
+    }
+
+    /** @return array{GridAxis, Length, Length, Length} the columns, and how deep its base, how high its front and its back are */
+    private static function measured(Plan $plan): array
+    {
+        if (self::isOne($plan->request)) {
+            $box = $plan->grid(self::BOX);
+
+            return [$box->columns, $box->rows->main(), $box->rows->width(0), $box->rows->width(2)];
+        }
+        [$back, $front] = [$plan->grid(self::BACK), $plan->grid(self::FRONT)];
+
+        return [$back->columns, $back->rows->main(), $front->rows->width(0), $back->rows->width(1)];
+    }
+
+    /** A divider stands on the base, at equal distances between back and front. */
+    private function standing(Figures $figures, string $divider): Place
+    {
+        $dividers = self::dividers($figures->request);
+        $isOne = self::isOne($figures->request);
+        $box = $figures->grid($isOne ? self::BOX : self::BACK);
+        $behind = $box->rows->main()->toMillimetres() * ((int) array_search($divider, $dividers, true) + 1) / (count($dividers) + 1);
+        $aside = $box->columns->edge(1) + ($box->columns->main()->toMillimetres() - $figures->piece($divider)->sheet->width->toMillimetres()) / 2;
+
+        return new Place(90.0, new Vector($aside, ($isOne ? $box->rows->edge(1) : 0.0) + $behind, Place::lift($figures->request->paper)));
+    }
+
+    private function box(GridSheet $grid, float $slope): PatternBuilder
+    {
+        $builder = (new PatternBuilder)
+            ->face('back', $grid->cell(1, 2), FaceRole::Wall)
+            ->face('base', $grid->cell(1, 1))->standsOn('base')->hinge('back', 'base', 90, 'y2')
+            ->face('front', $grid->cell(1, 0), FaceRole::Wall)->hinge('base', 'front', 90, 'y1');
+        self::sides($builder, $grid, 'back', 2, $slope);
+        self::sides($builder, $grid, 'front', 0, 0.0);
+        self::tabs($builder, $grid, 1, 'back', 'front');
+
+        return $builder;
     }
 
     /** The back or the front with a base of its own, where the box is made of two sheets. */
-    private static function half(GridSheet $grid, string $wall, int $baseRow, int $wallRow, float $slope): Pattern
+    private function half(GridSheet $grid, string $wall, int $baseRow, int $wallRow, float $slope): PatternBuilder
     {
-        $builder = (new PatternBuilder)->face($wall, $grid->cell(1, $wallRow))
-            ->face('base', $grid->cell(1, $baseRow))->hinge($wall, 'base', 90, 'y1');
+        $builder = (new PatternBuilder)->face($wall, $grid->cell(1, $wallRow), FaceRole::Wall)
+            ->face('base', $grid->cell(1, $baseRow))->standsOn('base')->hinge($wall, 'base', 90, 'y1');
         self::sides($builder, $grid, $wall, $wallRow, $slope);
-        foreach (['left' => 0, 'right' => 2] as $side => $column) {
-            $builder->face("$side-tab", $grid->cell($column, $baseRow))->hinge('base', "$side-tab", 90, $side === 'left' ? 'x1' : 'x2')
-                ->slit("$side-tab", "$wall-$side")->glue("$side-tab", "$wall-$side");
-        }
+        self::tabs($builder, $grid, $baseRow, $wall);
 
-        return $builder->build();
+        return $builder;
+    }
+
+    /** The little panels beside the base, cut free from the walls above and below. */
+    private static function tabs(PatternBuilder $builder, GridSheet $grid, int $row, string ...$walls): void
+    {
+        foreach (['left' => 0, 'right' => 2] as $side => $column) {
+            $builder->face("$side-tab", $grid->cell($column, $row), FaceRole::Tab)->hinge('base', "$side-tab", 90, $side === 'left' ? 'x1' : 'x2');
+            foreach ($walls as $wall) {
+                $builder->slit("$side-tab", "$wall-$side");
+            }
+        }
+        $builder->twins('left-tab', 'right-tab');
     }
 
     /** The side panels of the back or front; those of the back fall from its height towards the front by the slope. */
@@ -176,33 +307,9 @@ final readonly class SlopeBox implements Make
         foreach ([['left', 0, 1], ['right', 3, 2]] as [$side, $outer, $inner]) {
             [$out, $in] = [$grid->columns->edge($outer), $grid->columns->edge($inner)];
             $low = max($top - $slope, $foot + ($top - $foot) / 20);
-            $builder->face("$wall-$side", Polygon::of([new Point($in, $foot), new Point($in, $top), new Point($out, $low), new Point($out, $foot)]))
+            $builder->face("$wall-$side", Polygon::of([new Point($in, $foot), new Point($in, $top), new Point($out, $low), new Point($out, $foot)]), FaceRole::Wall)
                 ->hinge($wall, "$wall-$side", 90, "x$inner");
         }
-    }
-
-    /**
-     * @param non-empty-list<Piece> $pieces
-     * @return list<WorkStep>
-     */
-    private static function steps(array $pieces): array
-    {
-        $steps = [];
-        foreach ($pieces as $piece) {
-            if ($piece->folding->pattern->faces[0]->name === Dividers::FACE) {
-                array_push($steps, ...Dividers::steps($piece));
-
-                continue;
-            }
-            array_push($steps, ...GridWork::cutAndScore($piece));
-            $steps[] = new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']);
-            $sides = array_values(array_filter(array_map(fn ($face) => (string) $face->name, $piece->pattern->faces), fn (string $name) => preg_match('/^(back|front)-(left|right)$/', $name) === 1));
-            $steps[] = new WorkStep(Deed::Taper, $piece->id, faces: $sides, advice: ['left-and-right-are-mirror-images']);
-            $steps[] = new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, 'left-tab', 'right-tab'], onto: 'base');
-            $steps[] = new WorkStep(Deed::Glue, $piece->id, faces: ['left-tab', 'right-tab'], onto: $sides[0] ?? 'base', advice: ['strong-tape-or-wet-glue']);
-        }
-        $steps[] = new WorkStep(Deed::Fill, $pieces[0]->id);
-
-        return $steps;
+        $builder->twins("$wall-left", "$wall-right");
     }
 }

@@ -4,25 +4,26 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\StraightEnvelope;
 
-use Gimbo\Core\Crease\FoldedBox;
-use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\FaceRole;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
-use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
@@ -31,8 +32,11 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\Flap;
-use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
@@ -46,6 +50,8 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class StraightEnvelope implements Make
 {
+    private const PIECE = 'envelope';
+
     public const TUCK = 'tuck';
 
     public const WRAP = 'wrap';
@@ -102,34 +108,80 @@ final readonly class StraightEnvelope implements Make
         return FlatRoom::usualClearance($item);
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        $flap = array_map(fn (Length $length) => Strip::atLeast(MakeUp::of(new Term(TermKind::Flap, $length))), $this->chosenLengths($request));
-        $grid = new GridSheet(
-            GridAxis::of(Axis::Width, [$flap['sideFlap']], FlatRoom::needed($request, Dimension::Width), [$flap['sideFlap']], $request->tools),
-            GridAxis::of(Axis::Height, [$flap['bottomFlap']], FlatRoom::needed($request, Dimension::Height), [$flap['topFlap']], $request->tools),
+        $chosen = $this->chosenLengths($request);
+        $flap = fn (string $setting, string $option): array => [Strip::atLeast($setting, MakeUp::of(new Term(TermKind::Flap, $chosen[$option])))];
+        $sides = $flap('sides', 'sideFlap');
+        $sheet = new GridPlan(
+            AxisPlan::of($planning, self::PIECE, Axis::Width, $sides, FlatRoom::needed($request, Dimension::Width), $sides),
+            AxisPlan::of($planning, self::PIECE, Axis::Height, $flap('bottom', 'bottomFlap'), FlatRoom::needed($request, Dimension::Height), $flap('top', 'topFlap')),
         );
-        $pattern = self::pattern($grid, $request);
-        $folding = Folding::of($pattern);
-        $item = $request->item;
-        $piece = new Piece(
-            'envelope', 1, $grid->sheet(), $grid->exact(), $grid->columns->madeOf, $grid->measures(), $pattern, $folding,
-            FoldedBox::around($folding, new Point(1, 0)), self::glue($pattern, $folding),
-            $grid->centredIn(1, 1, $item->width->toMillimetres(), $item->height->toMillimetres()),
-            heightMadeOf: $grid->rows->madeOf,
-        );
+
+        return new Plan($request, $planning->settings(), [self::PIECE => $sheet]);
+    }
+
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        $grid = $plan->grid(self::PIECE);
+        $piece = PieceFigures::ofGrid(self::PIECE, $grid);
         $t = $request->paper->caliper;
         [$width, $height] = [$grid->columns->main(), $grid->rows->main()];
         $inside = FlatRoom::inside($request, $width, $height);
-        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($item->stack()));
+        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
 
-        return new Design($request, [$piece], $inside, $closed, [...self::fits($grid, $request, $inside), ...FromPaper::fits([$piece], $request)], self::steps($piece, $request));
+        return new Figures($request, $plan->settings, [$piece], $inside, $closed, [...self::fits($grid, $request, $inside), ...FromPaper::fits([$piece], $request)]);
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $grid = $figures->grid($piece);
+        $item = $figures->request->item;
+
+        return new Shape(
+            $this->pattern($grid, $figures),
+            $grid->centredIn(1, 1, $item->width->toMillimetres(), $item->height->toMillimetres()),
+        );
+    }
+
+    /** The sides under the bottom flap, and one over the other where they are that wide. */
+    public function joins(Figures $figures): array
+    {
+        $under = fn (string $flap, string $over): Join => Join::under(JoinEnd::outside(self::PIECE, $flap), JoinEnd::inside(self::PIECE, $over));
+
+        return [
+            $under(Flap::LEFT, Flap::BOTTOM), $under(Flap::RIGHT, Flap::BOTTOM),
+            ...(self::isWrap($figures->request) ? [$under(Flap::LEFT, Flap::RIGHT)] : []),
+        ];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        $piece = $figures->piece(self::PIECE);
+        $sides = [Flap::LEFT, Flap::RIGHT];
+        $hasNotch = $figures->request->options->choice('thumbNotch') === 'with';
+        $onto = fn (string $flap): array => array_values(array_filter($this->joins($figures), fn (Join $join) => $join->glued->face === $flap));
+
+        return [
+            ...GridWork::cutAndScore($piece, isTried: true),
+            new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::FRONT], advice: ['a-hair-inside-the-score']),
+            new WorkStep(Deed::Taper, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP]),
+            new WorkStep(Deed::RoundCorners, $piece->id, faces: [Flap::TOP]),
+            ...($hasNotch ? [new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::BOTTOM], advice: ['a-half-round-for-the-thumb'])] : []),
+            new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP], onto: Flap::FRONT),
+            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
+            ...WorkStep::glue($piece->id, $onto(Flap::RIGHT)),
+            ...WorkStep::glue($piece->id, $onto(Flap::BOTTOM), ['leave-the-top-free']),
+            new WorkStep(Deed::Fill, $piece->id),
+            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return match ($fit) {
-            FromPaper::ID => FromPaper::remedies($design->pieces),
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
             'flaps-overlap', 'sides-overlap', 'flaps-stay-inside', 'seam-takes-glue' => [
                 new Remedy('usual-flaps', ['/options/topFlap' => null, '/options/bottomFlap' => null, '/options/sideFlap' => null]),
                 new Remedy('tuck-instead', ['/options' => ['sides' => self::TUCK]]),
@@ -139,8 +191,14 @@ final readonly class StraightEnvelope implements Make
         };
     }
 
-    private static function pattern(GridSheet $grid, SizingRequest $request): Pattern
+    private static function isWrap(SizingRequest $request): bool
     {
+        return $request->options->choice('sides') === self::WRAP;
+    }
+
+    private function pattern(GridSheet $grid, Figures $figures): Pattern
+    {
+        $request = $figures->request;
         [$x0, $x1, $x2, $x3] = array_map($grid->columns->edge(...), [0, 1, 2, 3]);
         [$y0, $y1, $y2, $y3] = array_map($grid->rows->edge(...), [0, 1, 2, 3]);
         $r = min(self::RELIEF_MM, ($x2 - $x1) / 20, ($y2 - $y1) / 20);
@@ -150,18 +208,16 @@ final readonly class StraightEnvelope implements Make
         $top = $taper($y3 - $y2, $x2 - $x1);
         $builder = (new PatternBuilder)
             ->face(Flap::FRONT, $grid->cell(1, 1))
-            ->face(Flap::LEFT, Polygon::at([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]))
-            ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]))
-            ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], ...self::thumbNotch($grid, $request), ...[[$x2 - $bottom, $y0], [$x2 - $r, $y1]]))
-            ->face(Flap::TOP, Polygon::at([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]))
+            ->face(Flap::LEFT, Polygon::at([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]), FaceRole::Flap)
+            ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]), FaceRole::Flap)
+            ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], ...self::thumbNotch($grid, $request), ...[[$x2 - $bottom, $y0], [$x2 - $r, $y1]]), FaceRole::Flap)
+            ->face(Flap::TOP, Polygon::at([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]), FaceRole::Flap)
             ->hinge(Flap::FRONT, Flap::LEFT, 180, 'x1')->hinge(Flap::FRONT, Flap::RIGHT, 180, 'x2')
             ->hinge(Flap::FRONT, Flap::BOTTOM, 180, 'y1')->hinge(Flap::FRONT, Flap::TOP, 180, 'y2')
+            ->twins(Flap::LEFT, Flap::RIGHT)->joined(self::PIECE, $this->joins($figures))
             ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP);
-        if ($request->options->choice('sides') === self::WRAP) {
-            $builder->glue(Flap::LEFT, Flap::RIGHT);
-        }
 
-        return $builder->glue(Flap::RIGHT, Flap::BOTTOM)->build();
+        return $builder->build();
     }
 
     /**
@@ -187,18 +243,6 @@ final readonly class StraightEnvelope implements Make
         return $arc;
     }
 
-    /** @return array<string, Polygon> */
-    private static function glue(Pattern $pattern, Folding $folding): array
-    {
-        $areas = [];
-        foreach ([[Flap::BOTTOM, Flap::LEFT], [Flap::BOTTOM, Flap::RIGHT], [Flap::RIGHT, Flap::LEFT]] as [$on, $under]) {
-            $area = Overlap::onFace($folding, $pattern->faceNamed($on), $pattern->faceNamed($under));
-            $area !== null && $areas["$on-$under"] = $area;
-        }
-
-        return $areas;
-    }
-
     /** @return list<Fit> the needs of flaps and seams are common practice, no source */
     private static function fits(GridSheet $grid, SizingRequest $request, Extents $inside): array
     {
@@ -217,27 +261,6 @@ final readonly class StraightEnvelope implements Make
                 : Fit::plain('sides-overlap', Length::inches(1, 2), $side->plus($otherSide)->minus($width), Length::inches(1, 4), $miss->times(2)),
             Fit::plain('seam-takes-glue', Length::inches(3, 8), Length::min($side, $bottom), Length::inches(1, 4), $miss),
             Fit::plain('flaps-stay-inside', Length::zero(), $room, Length::zero(), $miss),
-        ];
-    }
-
-    /** @return list<WorkStep> */
-    private static function steps(Piece $piece, SizingRequest $request): array
-    {
-        $sides = [Flap::LEFT, Flap::RIGHT];
-        $isWrap = $request->options->choice('sides') === self::WRAP;
-
-        return [
-            ...GridWork::cutAndScore($piece, isTried: true),
-            new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::FRONT], advice: ['a-hair-inside-the-score']),
-            new WorkStep(Deed::Taper, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP]),
-            new WorkStep(Deed::RoundCorners, $piece->id, faces: [Flap::TOP]),
-            ...($request->options->choice('thumbNotch') === 'with' ? [new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::BOTTOM], advice: ['a-half-round-for-the-thumb'])] : []),
-            new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP], onto: Flap::FRONT),
-            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            ...($isWrap ? [new WorkStep(Deed::Glue, $piece->id, faces: [Flap::RIGHT], onto: Flap::LEFT)] : []),
-            new WorkStep(Deed::Glue, $piece->id, faces: [Flap::BOTTOM], onto: Flap::RIGHT, advice: ['leave-the-top-free']),
-            new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
         ];
     }
 }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\TrayAndLid;
 
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Extents;
-use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Design\Place;
+use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -17,6 +16,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
@@ -26,6 +26,9 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 
@@ -36,6 +39,10 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class TrayAndLid implements Make
 {
+    private const TRAY = 'tray';
+
+    private const LID = 'lid';
+
     public function id(): string
     {
         return 'tray-and-lid';
@@ -83,61 +90,116 @@ final readonly class TrayAndLid implements Make
             : new Clearance(Length::inches(1, 4), Length::inches(3, 8), Length::zero());
     }
 
-    public function design(SizingRequest $request): Design
+    public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $chosen = $this->chosenLengths($request);
-        $trayWall = Wall::of($request->options->choice('trayWall'));
-        $lidWall = Wall::of($request->options->choice('lidWall'));
+        [$trayWall, $lidWall] = self::walls($request);
         $depth = $request->options->length('depth') === null
             ? BoxRoom::depth($request)
             : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
-        $tray = $trayWall->grid(
+        $tray = $trayWall->plan(
+            $planning, self::TRAY, $request,
             BoxRoom::needed($request, Dimension::Width, $trayWall->calipersInside()),
-            BoxRoom::needed($request, Dimension::Height, $trayWall->calipersInside()), $depth, $request->tools->for('tray'),
+            BoxRoom::needed($request, Dimension::Height, $trayWall->calipersInside()), $depth,
         );
-        $over = fn (Axis $axis): MakeUp => MakeUp::of(
-            new Term(TermKind::Tray, $axis === Axis::Width ? $tray->columns->main() : $tray->rows->main()),
+        $real = $tray->settle($planning->settings());
+        $over = fn (GridAxis $axis): MakeUp => MakeUp::of(
+            new Term(TermKind::Tray, $axis->main()),
             new Term(TermKind::Paper, $request->paper->caliper->times($lidWall->calipersOver())),
             new Term(TermKind::Play, $chosen['lidPlay']),
         );
-        $lid = $lidWall->grid($over(Axis::Width), $over(Axis::Height), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])), $request->tools->for('lid'));
-        $item = $request->item;
-        $pieces = [
-            $trayWall->piece('tray', $tray, $request, $tray->centredIn($tray->columns->main, $tray->rows->main, $item->width->toMillimetres(), $item->height->toMillimetres())),
-            $lidWall->piece('lid', $lid, $request, null),
-        ];
-        $t = $request->paper->caliper;
-        $walls = $t->times($trayWall->calipersInside());
-        $wallHeight = $tray->columns->width($tray->columns->main - 1);
-        $lidHeight = $lid->columns->width($lid->columns->main - 1);
-        $inside = new Extents($tray->columns->main()->minus($walls), $tray->rows->main()->minus($walls), $wallHeight->minus($t->timesNearest(1, 2)));
-        $pieces = [
-            $pieces[0]->placed(Place::asItLies()),
-            $pieces[1]->placed(Place::turnedOver($pieces[1]->sheet, $pieces[0]->sheet, Length::max($wallHeight, $lidHeight)->plus($t)->toMillimetres())),
-        ];
-        $closed = new Extents($lid->columns->main()->plus($t), $lid->rows->main()->plus($t), Length::max($wallHeight, $lidHeight)->plus($t));
+        $lid = $lidWall->plan($planning, self::LID, $request, $over($real->columns), $over($real->rows), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])));
 
-        return new Design($request, $pieces, $inside, $closed, [
-            ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
-            $this->lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $chosen['lidPlay'], $t),
-            Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
-            ...array_filter([$trayWall->hemLiesFlat('tray', $tray, $request), $lidWall->hemLiesFlat('lid', $lid, $request)]),
-            ...FromPaper::fits($pieces, $request),
-        ], self::steps($pieces, $trayWall, $lidWall), BoxRoom::takes($request, $inside));
+        return new Plan($request, $planning->settings(), [self::TRAY => $tray, self::LID => $lid]);
     }
 
-    public function remedies(string $fit, Design $design): array
+    public function settle(Plan $plan): Figures
+    {
+        $request = $plan->request;
+        [$trayWall, $lidWall] = self::walls($request);
+        [$tray, $lid] = [$plan->grid(self::TRAY), $plan->grid(self::LID)];
+        $pieces = [$trayWall->piece(self::TRAY, $tray, $plan->settings), $lidWall->piece(self::LID, $lid, $plan->settings)];
+        $t = $request->paper->caliper;
+        $walls = $t->times($trayWall->calipersInside());
+        [$wallHeight, $lidHeight] = [self::wallHeight($tray), self::wallHeight($lid)];
+        $inside = new Extents($tray->columns->main()->minus($walls), $tray->rows->main()->minus($walls), $wallHeight->minus($t->timesNearest(1, 2)));
+        $closed = new Extents($lid->columns->main()->plus($t), $lid->rows->main()->plus($t), Length::max($wallHeight, $lidHeight)->plus($t));
+
+        return new Figures($request, $plan->settings, $pieces, $inside, $closed, [
+            ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
+            $this->lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $this->chosenLengths($request)['lidPlay'], $t),
+            Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
+            ...array_filter([$trayWall->hemLiesFlat(self::TRAY, $tray, $request, $plan->settings), $lidWall->hemLiesFlat(self::LID, $lid, $request, $plan->settings)]),
+            ...FromPaper::fits($pieces, $request),
+        ], BoxRoom::takes($request, $inside));
+    }
+
+    /** The lid goes on last, upside down over the tray. */
+    public function shape(Figures $figures, string $piece): Shape
+    {
+        $grid = $figures->grid($piece);
+        $wall = self::walls($figures->request)[$piece === self::TRAY ? 0 : 1];
+        $pattern = $wall->pattern($piece, $grid, $figures->settings);
+        if ($piece === self::LID) {
+            $up = Length::max(self::wallHeight($figures->grid(self::TRAY)), self::wallHeight($grid))->plus($figures->request->paper->caliper);
+
+            return new Shape($pattern, places: [Place::turnedOver($grid->sheet(), $figures->piece(self::TRAY)->sheet, $up->toMillimetres())]);
+        }
+        $item = $figures->request->item;
+        $contents = $grid->centredIn($grid->columns->main, $grid->rows->main, $item->width->toMillimetres(), $item->height->toMillimetres());
+
+        return new Shape($pattern, $contents, places: [Place::asItLies()]);
+    }
+
+    public function joins(Figures $figures): array
+    {
+        [$trayWall, $lidWall] = self::walls($figures->request);
+
+        return [...$trayWall->joins(self::TRAY), ...$lidWall->joins(self::LID)];
+    }
+
+    public function steps(Figures $figures): array
+    {
+        [$trayWall, $lidWall] = self::walls($figures->request);
+        [$tray, $lid] = [$figures->piece(self::TRAY), $figures->piece(self::LID)];
+
+        return [
+            ...GridWork::cutAndScore($tray),
+            ...GridWork::cutAndScore($lid),
+            ...$trayWall->cutAndFold($tray),
+            ...$trayWall->glue(self::TRAY, 'square-it-round-the-contents'),
+            ...$lidWall->cutAndFold($lid, ['decorate-flat']),
+            // Round the real tray, before glue makes it too late.
+            new WorkStep(Deed::TryFit, self::LID, advice: $lidWall->whenTooTight()),
+            ...$lidWall->glue(self::LID, 'square-it-round-the-tray'),
+            new WorkStep(Deed::Fill, self::TRAY),
+            new WorkStep(Deed::Close, self::LID),
+        ];
+    }
+
+    public function remedies(string $fit, Figures $figures): array
     {
         return match ($fit) {
-            FromPaper::ID => FromPaper::remedies($design->pieces),
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
             'lid-not-taller-than-tray' => [new Remedy('lid-half-as-deep', ['/options/lidDepth' => null])],
             'hem-lies-flat' => [
-                ToolRemedies::finerTrimmer($design->request),
+                ToolRemedies::finerTrimmer($figures->request),
                 new Remedy('single-walls', ['/options/trayWall' => Wall::SINGLE, '/options/lidWall' => Wall::SINGLE]),
             ],
             'card-fits-depth' => [new Remedy('depth-from-contents', ['/options/depth' => null])],
             default => [],
         };
+    }
+
+    /** @return array{Wall, Wall} of the tray and of the lid */
+    private static function walls(SizingRequest $request): array
+    {
+        return [Wall::of($request->options->choice('trayWall')), Wall::of($request->options->choice('lidWall'))];
+    }
+
+    private static function wallHeight(GridSheet $grid): Length
+    {
+        return $grid->columns->width($grid->columns->main - 1);
     }
 
     /** @param Length $larger by how much the lid is larger than the tray, where that is least */
@@ -146,27 +208,5 @@ final readonly class TrayAndLid implements Make
         $paper = $caliper->times($wall->calipersOver());
 
         return new Fit('lid-goes-on', $play, $larger->minus($paper), Length::zero(), Fit::handMiss()->times(2), MakeUp::of(new Term(TermKind::Play, $play)));
-    }
-
-    /**
-     * @param array{Piece, Piece} $pieces
-     * @return list<WorkStep>
-     */
-    private static function steps(array $pieces, Wall $trayWall, Wall $lidWall): array
-    {
-        [$tray, $lid] = $pieces;
-
-        return [
-            ...GridWork::cutAndScore($tray),
-            ...GridWork::cutAndScore($lid),
-            ...$trayWall->cutAndFold($tray),
-            ...$trayWall->glue($tray, 'square-it-round-the-contents'),
-            ...$lidWall->cutAndFold($lid, ['decorate-flat']),
-            // Round the real tray, before glue makes it too late.
-            new WorkStep(Deed::TryFit, $lid->id, advice: $lidWall->whenTooTight()),
-            ...$lidWall->glue($lid, 'square-it-round-the-tray'),
-            new WorkStep(Deed::Fill, $tray->id),
-            new WorkStep(Deed::Close, $lid->id),
-        ];
     }
 }

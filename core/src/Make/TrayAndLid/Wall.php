@@ -4,29 +4,34 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\TrayAndLid;
 
+use Gimbo\Core\Crease\FaceRole;
+use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Design\Axis;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
-use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
-use Gimbo\Core\Make\Shared\GridPiece;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Sheet\GridAxis;
+use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Setting\Setting;
+use Gimbo\Core\Setting\Settings;
+use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Tool\Tools;
 
 /** How the four walls round a base are made: one layer, or a second one (the hem) folded inside. */
 final readonly class Wall
@@ -38,8 +43,8 @@ final readonly class Wall
     /** A wedge out of each corner tab keeps the corner from bulging. */
     private const WEDGE_MM = 3.0;
 
-    /** The setting that trims all hems. */
-    private const HEMS = 'hems';
+    /** The setting that trims all hems; a trimmer too coarse to leave anything of them has none. */
+    private const HEM_TRIM = 'hem-trim';
 
     private const TABS = ['bottom-left-tab', 'bottom-right-tab', 'top-left-tab', 'top-right-tab'];
 
@@ -64,22 +69,34 @@ final readonly class Wall
         return $this->isDoubled ? 4 : 2;
     }
 
-    public function grid(MakeUp $length, MakeUp $width, MakeUp $height, Tools $tools): GridSheet
+    /** The hems and walls, and what comes off each hem. */
+    public function plan(Planning $planning, string $piece, SizingRequest $request, MakeUp $length, MakeUp $width, MakeUp $height): GridPlan
     {
-        $wall = array_fill(0, $this->isDoubled ? 2 : 1, Strip::atLeast($height));
+        $strips = [...($this->isDoubled ? [Strip::atLeast('hems', $height)] : []), Strip::atLeast('walls', $height)];
+        $plan = new GridPlan(
+            AxisPlan::of($planning, $piece, Axis::Width, $strips, $length, $strips),
+            AxisPlan::of($planning, $piece, Axis::Height, $strips, $width, $strips),
+        );
+        $madeOf = self::hemShorterBy($request);
+        $trim = $planning->tools->cut->up($madeOf->figure());
+        if ($this->isDoubled && $trim->isLessThan($planning->settings()->of($piece, 'hems')->at)) {
+            $planning->set($piece, self::HEM_TRIM, ToolKind::Trimmer, $madeOf->figure(), $trim, $madeOf);
+        }
 
-        return new GridSheet(GridAxis::of(Axis::Width, $wall, $length, $wall, $tools), GridAxis::of(Axis::Height, $wall, $width, $wall, $tools));
+        return $plan;
     }
 
-    public function piece(string $id, GridSheet $grid, SizingRequest $request, ?Polygon $contents): Piece
+    /** @throws NothingLeft where the hems are trimmed away */
+    public function piece(string $id, GridSheet $grid, Settings $settings): PieceFigures
     {
-        $trim = $this->hemTrim($id, $request, $grid);
+        $trim = $settings->find($id, self::HEM_TRIM);
+        $trim === null || ($trim->at->isPositive() && $trim->at->isLessThan($grid->columns->width(0))) || throw NothingLeft::of('hem');
 
-        return GridPiece::of($id, $grid, $this->pattern($grid, $trim->figure()->toMillimetres()), $contents, $this->isDoubled ? self::trims($trim) : []);
+        return PieceFigures::ofGrid($id, $grid, $trim === null ? [] : self::trims($trim));
     }
 
     /** Whether each hem is shorter than its wall by the paper that it is folded round; null where there is no hem. */
-    public function hemLiesFlat(string $id, GridSheet $grid, SizingRequest $request): ?Fit
+    public function hemLiesFlat(string $id, GridSheet $grid, SizingRequest $request, Settings $settings): ?Fit
     {
         if (! $this->isDoubled) {
             return null;
@@ -90,7 +107,7 @@ final readonly class Wall
         }
         $needed = self::hemShorterBy($request);
 
-        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter)->plus($this->hemTrim($id, $request, $grid)->figure()), $request->paper->caliper, Fit::handMiss(), $needed, piece: $id);
+        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter)->plus(self::hemTrim($id, $settings)), $request->paper->caliper, Fit::handMiss(), $needed, piece: $id);
     }
 
     /**
@@ -99,7 +116,7 @@ final readonly class Wall
      * @param list<string> $advice for the flat sheet
      * @return list<WorkStep>
      */
-    public function cutAndFold(Piece $piece, array $advice = []): array
+    public function cutAndFold(PieceFigures $piece, array $advice = []): array
     {
         $trims = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Trim));
 
@@ -114,17 +131,49 @@ final readonly class Wall
     }
 
     /**
+     * Every tab inside the wall it lies along, and every hem inside its own.
+     *
+     * @return list<Join>
+     */
+    public function joins(string $piece): array
+    {
+        $tabs = [];
+        foreach (['left', 'right'] as $side) {
+            foreach (['bottom', 'top'] as $end) {
+                $tabs[] = self::tabJoin($piece, $end, $side);
+            }
+        }
+
+        return [...$tabs, ...$this->hemJoins($piece)];
+    }
+
+    /**
      * The corners first, then the hems.
      *
      * @param string $advice for the corners
      * @return list<WorkStep>
      */
-    public function glue(Piece $piece, string $advice): array
+    public function glue(string $piece, string $advice): array
     {
-        return [
-            new WorkStep(Deed::Glue, $piece->id, faces: self::TABS, onto: 'bottom-wall', advice: [$advice]),
-            ...($this->isDoubled ? [new WorkStep(Deed::Glue, $piece->id, faces: ['left-hem', 'right-hem', 'bottom-hem', 'top-hem'], onto: 'left-wall')] : []),
-        ];
+        $tabs = [];
+        foreach (['bottom', 'top'] as $end) {
+            foreach (['left', 'right'] as $side) {
+                $tabs[] = self::tabJoin($piece, $end, $side);
+            }
+        }
+
+        return [...WorkStep::glue($piece, $tabs, [$advice]), ...WorkStep::glue($piece, $this->hemJoins($piece))];
+    }
+
+    private static function tabJoin(string $piece, string $end, string $side): Join
+    {
+        return Join::of(JoinEnd::outside($piece, "$end-$side-tab"), JoinEnd::inside($piece, "$end-wall"));
+    }
+
+    /** @return list<Join> */
+    private function hemJoins(string $piece): array
+    {
+        return $this->isDoubled ? array_map(fn (string $edge) => Join::of(JoinEnd::inside($piece, "$edge-hem"), JoinEnd::inside($piece, "$edge-wall")), ['left', 'right', 'bottom', 'top']) : [];
     }
 
     /**
@@ -143,34 +192,18 @@ final readonly class Wall
         return MakeUp::of(new Term(TermKind::Paper, $request->paper->caliper), new Term(TermKind::Margin, Fit::handMiss()));
     }
 
-    /** What comes off each hem: never all of it. */
-    private function hemTrim(string $id, SizingRequest $request, GridSheet $grid): MakeUp
+    private static function hemTrim(string $piece, Settings $settings): Length
     {
-        $madeOf = self::hemShorterBy($request);
-        $trim = $request->tools->cut->up($madeOf->figure());
-        if (! $trim->isLessThan($grid->columns->width(0))) {
-            return MakeUp::of();
-        }
-        $set = $trim->plus($request->tools->for($id)->moved(self::HEMS));
-        $set->isPositive() && $set->isLessThan($grid->columns->width(0)) || throw NothingLeft::of('hem');
-
-        return $madeOf->roundedTo($set);
+        return $settings->find($piece, self::HEM_TRIM)->at ?? Length::zero();
     }
 
     /** @return list<Measure> */
-    private static function trims(MakeUp $trim): array
+    private static function trims(Setting $trim): array
     {
-        if ($trim->figure()->isZero()) {
-            return [];
-        }
-
-        return array_map(
-            fn (string $edge) => new Measure(MeasureKind::Trim, ToolKind::Trimmer, in_array($edge, ['left', 'right'], true) ? Axis::Width : Axis::Height, $edge, $trim->figure(), $trim, setting: self::HEMS),
-            GridSheet::TURNS,
-        );
+        return array_map(fn (string $edge) => Measure::of($trim, MeasureKind::Trim, in_array($edge, ['left', 'right'], true) ? Axis::Width : Axis::Height, $edge), GridSheet::TURNS);
     }
 
-    private function pattern(GridSheet $grid, float $trim): Pattern
+    public function pattern(string $piece, GridSheet $grid, Settings $settings): Pattern
     {
         $c = $grid->columns->main;
         $r = $grid->rows->main;
@@ -179,22 +212,25 @@ final readonly class Wall
         [$tallY, $tallX] = [$y1 - $grid->rows->edge($r - 1), $height];
         $wedge = min(self::WEDGE_MM, $height / 4, ($x2 - $x1) / 4, ($y2 - $y1) / 4);
         $builder = (new PatternBuilder)
-            ->face('base', $grid->cell($c, $r))
-            ->face('left-wall', $grid->cell($c - 1, $r))->hinge('base', 'left-wall', 90, "x$c")
-            ->face('right-wall', $grid->cell($c + 1, $r))->hinge('base', 'right-wall', 90, 'x'.($c + 1))
-            ->face('bottom-wall', $grid->cell($c, $r - 1))->hinge('base', 'bottom-wall', 90, "y$r")
-            ->face('top-wall', $grid->cell($c, $r + 1))->hinge('base', 'top-wall', 90, 'y'.($r + 1));
+            ->face('base', $grid->cell($c, $r))->standsOn('base')
+            ->face('left-wall', $grid->cell($c - 1, $r), FaceRole::Wall)->hinge('base', 'left-wall', 90, "x$c")
+            ->face('right-wall', $grid->cell($c + 1, $r), FaceRole::Wall)->hinge('base', 'right-wall', 90, 'x'.($c + 1))
+            ->face('bottom-wall', $grid->cell($c, $r - 1), FaceRole::Wall)->hinge('base', 'bottom-wall', 90, "y$r")
+            ->face('top-wall', $grid->cell($c, $r + 1), FaceRole::Wall)->hinge('base', 'top-wall', 90, 'y'.($r + 1));
         foreach (['left' => [$x1, -1, 'x'.$c], 'right' => [$x2, 1, 'x'.($c + 1)]] as $side => [$x, $out]) {
             foreach (['bottom' => [$y1, -1, "y$r"], 'top' => [$y2, 1, 'y'.($r + 1)]] as $end => [$y, $up]) {
                 $tab = "$end-$side-tab";
                 $builder->face($tab, Polygon::of([
                     new Point($x, $y), new Point($x + $out * $tallX, $y),
                     new Point($x + $out * $tallX, $y + $up * $tallY), new Point($x + $out * $wedge, $y + $up * $tallY),
-                ]))->hinge("$side-wall", $tab, 90, $end === 'bottom' ? "y$r" : 'y'.($r + 1))->glue($tab, "$end-wall");
+                ]), FaceRole::Tab)->hinge("$side-wall", $tab, 90, $end === 'bottom' ? "y$r" : 'y'.($r + 1));
             }
         }
 
-        return ($this->isDoubled ? self::withHems($builder, $grid, $trim, $wedge) : $builder)->build();
+        $builder->twins('left-wall', 'right-wall')->twins('bottom-left-tab', 'bottom-right-tab')->twins('top-left-tab', 'top-right-tab');
+        $hemmed = $this->isDoubled ? self::withHems($builder, $grid, self::hemTrim($piece, $settings)->toMillimetres(), $wedge) : $builder;
+
+        return $hemmed->joined($piece, $this->joins($piece))->build();
     }
 
     private static function withHems(PatternBuilder $builder, GridSheet $grid, float $trim, float $wedge): PatternBuilder
@@ -203,10 +239,12 @@ final readonly class Wall
         [$left, $right, $bottom, $top] = [$grid->columns->edge(1), $grid->columns->edge(4), $grid->rows->edge(1), $grid->rows->edge(4)];
         [$l, $r, $b, $t] = [$trim, $grid->columns->edge(5) - $trim, $trim, $grid->rows->edge(5) - $trim];
 
-        return $builder
-            ->face('left-hem', Polygon::at([$left, $y1], [$left, $y2], [$l, $y2 - $wedge], [$l, $y1 + $wedge]))->hinge('left-wall', 'left-hem', 180, 'x1')->glue('left-hem', 'left-wall')
-            ->face('right-hem', Polygon::at([$right, $y1], [$r, $y1 + $wedge], [$r, $y2 - $wedge], [$right, $y2]))->hinge('right-wall', 'right-hem', 180, 'x4')->glue('right-hem', 'right-wall')
-            ->face('bottom-hem', Polygon::at([$x1, $bottom], [$x1 + $wedge, $b], [$x2 - $wedge, $b], [$x2, $bottom]))->hinge('bottom-wall', 'bottom-hem', 180, 'y1')->glue('bottom-hem', 'bottom-wall')
-            ->face('top-hem', Polygon::at([$x1, $top], [$x2, $top], [$x2 - $wedge, $t], [$x1 + $wedge, $t]))->hinge('top-wall', 'top-hem', 180, 'y4')->glue('top-hem', 'top-wall');
+        $builder
+            ->face('left-hem', Polygon::at([$left, $y1], [$left, $y2], [$l, $y2 - $wedge], [$l, $y1 + $wedge]), FaceRole::Hem)->hinge('left-wall', 'left-hem', 180, 'x1')
+            ->face('right-hem', Polygon::at([$right, $y1], [$r, $y1 + $wedge], [$r, $y2 - $wedge], [$right, $y2]), FaceRole::Hem)->hinge('right-wall', 'right-hem', 180, 'x4')
+            ->face('bottom-hem', Polygon::at([$x1, $bottom], [$x1 + $wedge, $b], [$x2 - $wedge, $b], [$x2, $bottom]), FaceRole::Hem)->hinge('bottom-wall', 'bottom-hem', 180, 'y1')
+            ->face('top-hem', Polygon::at([$x1, $top], [$x2, $top], [$x2 - $wedge, $t], [$x1 + $wedge, $t]), FaceRole::Hem)->hinge('top-wall', 'top-hem', 180, 'y4');
+
+        return $builder->twins('left-hem', 'right-hem');
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Make\DiagonalEnvelope;
 
+use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Lie;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Request\SpecEditor;
+use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
@@ -42,13 +43,13 @@ final class DiagonalEnvelopeTest extends TestCase
         self::assertTrue($portrait->pieces[0]->sheet->width->equals($landscape->pieces[0]->sheet->width));
         self::assertTrue($portrait->inside->width->equals($landscape->inside->height));
         self::assertTrue($portrait->inside->height->equals($landscape->inside->width));
-        self::assertEqualsWithDelta($landscape->pieces[0]->folded->height, $portrait->pieces[0]->folded->width, 1e-9);
+        self::assertEqualsWithDelta($landscape->pieces[0]->folded()->height, $portrait->pieces[0]->folded()->width, 1e-9);
     }
 
     public function test_paper_takes_its_thickness_from_the_inside_and_puts_it_on_the_outside(): void
     {
         $design = self::design(['paper' => ['caliper' => '0.5 mm']]);
-        $folded = $design->pieces[0]->folded;
+        $folded = $design->pieces[0]->folded();
         self::assertSame(1.0, $design->inside->depth->toMillimetres(), 'the card as a block');
         self::assertEqualsWithDelta($folded->width - 0.5 - 1.0, $design->inside->width->toMillimetres(), 1e-5);
         self::assertEqualsWithDelta($folded->height + 0.5, $design->closed->height->toMillimetres(), 1e-5);
@@ -89,20 +90,20 @@ final class DiagonalEnvelopeTest extends TestCase
 
     public function test_the_work_goes_from_cutting_to_closing_with_a_look_before_the_last_score(): void
     {
-        $deeds = fn (Design $design): array => array_map(fn (WorkStep $step) => $step->do, $design->steps);
+        $deeds = fn (Design $design): array => array_map(fn (WorkStep $step) => $step->do, $design->steps());
         self::assertSame(
             [Deed::Cut, Deed::Punch, Deed::Punch, Deed::Punch, Deed::TryFit, Deed::Punch, Deed::RoundCorners, Deed::Fold, Deed::TryFit, Deed::Glue, Deed::Fill, Deed::Close],
             $deeds(self::design()),
         );
         self::assertSame([Deed::Score, Deed::Notch], array_slice($deeds(self::design(['options' => ['method' => 'score-board']])), 5, 2));
-        $fold = array_values(array_filter(self::design()->steps, fn (WorkStep $step) => $step->do === Deed::Fold))[0];
+        $fold = array_values(array_filter(self::design()->steps(), fn (WorkStep $step) => $step->do === Deed::Fold))[0];
         self::assertSame([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP], $fold->faces, 'sides first, the bottom over them');
         self::assertSame([], $fold->advice);
     }
 
     public function test_something_bulky_gets_its_top_folded_by_hand(): void
     {
-        $steps = self::design(['holds' => ['thickness' => '8 mm'] + self::SPEC['holds']])->steps;
+        $steps = self::design(['holds' => ['thickness' => '8 mm'] + self::SPEC['holds']])->steps();
         self::assertContains('fold-the-top-by-hand', array_merge(...array_column($steps, 'advice')));
     }
 
@@ -145,9 +146,10 @@ final class DiagonalEnvelopeTest extends TestCase
     public function test_glue_goes_where_the_bottom_flap_covers_the_side_flaps(): void
     {
         $design = self::design();
-        $inset = ($design->pieces[0]->sheet->width->toMillimetres() * M_SQRT2 - $design->pieces[0]->folded->width - $design->pieces[0]->folded->height) / (2 * M_SQRT2);
-        self::assertSame([Flap::LEFT, Flap::RIGHT], array_keys($design->pieces[0]->glue));
-        foreach ($design->pieces[0]->glue as $area) {
+        $inset = ($design->pieces[0]->sheet->width->toMillimetres() * M_SQRT2 - $design->pieces[0]->folded()->width - $design->pieces[0]->folded()->height) / (2 * M_SQRT2);
+        self::assertSame([[Flap::BOTTOM, Flap::LEFT], [Flap::BOTTOM, Flap::RIGHT]], array_map(fn (Join $join) => [$join->glued->face, $join->partner()->face], $design->pieces[0]->joins()));
+        self::assertCount(2, $design->pieces[0]->glue());
+        foreach ($design->pieces[0]->glue() as $area) {
             // A strip 2d wide along the sheet's edge: its narrow extent there is the seam's width.
             [$x, $y] = [array_map(fn ($p) => $p->x, $area->points), array_map(fn ($p) => $p->y, $area->points)];
             self::assertEqualsWithDelta(2 * $inset, min(max($x) - min($x), max($y) - min($y)), 1e-6);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests\Make\DiagonalEnvelope;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Measure;
-use Gimbo\Core\Design\MeasureKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sheet\TurnedSquare;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;

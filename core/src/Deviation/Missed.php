@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Deviation;
+
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Request\Item;
+use Gimbo\Core\Setting\Setting;
+
+/** What became of a design of which one figure was set wrong, and what would save it. */
+final readonly class Missed
+{
+    /**
+     * @param list<Fit> $changed the fits it changes, as they are now
+     * @param list<Fit> $gone those of them that held before and do not now
+     * @param ?Redo $redo how the same figure can still be set right on the same sheet
+     * @param list<Rescue> $rescues
+     * @param ?Item $smaller what it would still hold, where that is possible
+     */
+    public function __construct(
+        public Setting $setting,
+        public Length $at,
+        public array $changed,
+        public array $gone,
+        public ?Redo $redo,
+        public array $rescues,
+        public ?Item $smaller,
+    ) {
+    }
+
+    /**
+     * The largest thing that would go in with all its clearance: as much smaller as the room is short of. Null where what is
+     * gone is not room for the contents, or nothing would be left of them.
+     *
+     * @param list<Fit> $gone
+     */
+    public static function smaller(array $gone, Item $item): ?Item
+    {
+        $short = [Dimension::Width->value => Length::zero(), Dimension::Height->value => Length::zero(), Dimension::Depth->value => Length::zero()];
+        foreach ($gone as $fit) {
+            $dimension = self::dimension($fit);
+            if ($dimension === null) {
+                return null;
+            }
+            $short[$dimension->value] = Length::max($short[$dimension->value], $fit->need->minus($fit->have));
+        }
+        $thickness = Length::ofTicks(intdiv($item->thickness->ticks * ($item->stack()->ticks - $short['depth']->ticks), $item->stack()->ticks));
+        $left = new Item($item->width->minus($short['width']), $item->height->minus($short['height']), $thickness, $item->count);
+
+        return $gone !== [] && $left->width->isPositive() && $left->height->isPositive() && $left->thickness->isPositive() ? $left : null;
+    }
+
+    private static function dimension(Fit $fit): ?Dimension
+    {
+        foreach ($fit->madeOf->terms as $term) {
+            if ($term->kind === TermKind::Contents) {
+                return $term->dimension;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Deviation;
+
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Setting\Setting;
+
+/** Another setting of a piece, and where it alone would have to be set to save what a missed figure lost. */
+final readonly class Rescue
+{
+    /** @param non-empty-list<int> $measures indexes into the piece's measures */
+    public function __construct(public Setting $setting, public array $measures, public Length $to)
+    {
+    }
+}

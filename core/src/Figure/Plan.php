@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Figure;
+
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Settings;
+use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\NothingLeft;
+use Gimbo\Core\Sheet\SheetPlan;
+use Gimbo\Core\Sheet\TurnedLayout;
+use LogicException;
+
+/** What is to be set, and which settings make which sheet: planned once, and settled as often as a setting is looked at otherwise. */
+final readonly class Plan
+{
+    /** @param array<string, SheetPlan> $sheets by piece */
+    public function __construct(public SizingRequest $request, public Settings $settings, private array $sheets)
+    {
+    }
+
+    /** The same plan with one setting set to something else. */
+    public function with(string $piece, string $name, Length $at): self
+    {
+        return new self($this->request, $this->settings->with($piece, $name, $at), $this->sheets);
+    }
+
+    /** @throws NothingLeft where a setting leaves nothing of a strip */
+    public function grid(string $piece): GridSheet
+    {
+        $sheet = $this->sheet($piece)->settle($this->settings);
+
+        return $sheet instanceof GridSheet ? $sheet : throw new LogicException("$piece has no columns and rows.");
+    }
+
+    /** @throws NothingLeft where a setting leaves nothing of a face or a seam */
+    public function square(string $piece): TurnedLayout
+    {
+        $sheet = $this->sheet($piece)->settle($this->settings);
+
+        return $sheet instanceof TurnedLayout ? $sheet : throw new LogicException("$piece is no square on its corner.");
+    }
+
+    private function sheet(string $piece): SheetPlan
+    {
+        return $this->sheets[$piece] ?? throw new LogicException("No sheet is planned for $piece.");
+    }
+}

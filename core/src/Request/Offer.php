@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Request;
+
+/** Something that can be asked for: what must be known of it to read a request. */
+interface Offer
+{
+    public function id(): string;
+
+    /** @return list<OptionSpec> */
+    public function options(): array;
+
+    /** The room it gives around an item when none is asked for. */
+    public function usualClearance(Item $item): Clearance;
+}
