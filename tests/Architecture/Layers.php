@@ -5,69 +5,62 @@ declare(strict_types=1);
 namespace Tests\Architecture;
 
 use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** Who may know whom. Read by phpat inside PHPStan. */
+/** Who may know whom: docs/adr/0011. Read by phpat inside PHPStan; an arrow that nobody allowed fails it. */
 final class Layers
 {
+    /**
+     * Every folder of the core, from the lowest up, and the folders it may use: only ones that stand above it in this list.
+     * LayersTest asserts that none is missing, and that the arrows go one way.
+     */
+    public const MAY_USE = [
+        'Error' => [],
+        'Measure' => ['Error'],
+        'Geometry' => [],
+        'Tool' => ['Measure'],
+        'Paper' => ['Measure'],
+        'Fit' => ['Measure'],
+        'Crease' => ['Geometry'],
+        'Setting' => ['Fit', 'Geometry', 'Measure', 'Tool'],
+        'Document' => ['Error', 'Geometry', 'Measure'],
+        'Request' => ['Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Tool'],
+        'Outline' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure'],
+        'Library' => ['Document', 'Error', 'Measure', 'Paper', 'Tool'],
+        'Sheet' => ['Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Setting', 'Tool'],
+        'Steps' => ['Crease', 'Tool'],
+        'Figure' => ['Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Setting', 'Sheet'],
+        'Extra' => ['Crease', 'Figure', 'Geometry', 'Measure', 'Paper', 'Request', 'Sheet'],
+        'Make' => ['Crease', 'Figure', 'Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Setting', 'Sheet', 'Steps', 'Tool'],
+        'Design' => ['Crease', 'Extra', 'Figure', 'Fit', 'Geometry', 'Make', 'Paper', 'Request', 'Setting', 'Steps'],
+        'Work' => ['Crease', 'Design', 'Figure', 'Geometry', 'Measure', 'Paper', 'Setting', 'Steps'],
+        'Deviation' => ['Error', 'Figure', 'Fit', 'Measure', 'Request', 'Setting', 'Sheet'],
+        '' => ['Design', 'Deviation', 'Error', 'Figure', 'Fit', 'Make', 'Measure', 'Request', 'Setting'],
+        'Exchange' => ['', 'Crease', 'Design', 'Deviation', 'Document', 'Error', 'Extra', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Work'],
+    ];
+
     /** The namespace of any one make: a folder of core/src/Make other than what they share. */
     private const A_MAKE = '/^Gimbo\\\\Core\\\\Make\\\\(?!Shared)[A-Z]\w+$/';
 
-    public function test_the_core_knows_nothing_of_the_application(): Rule
+    /** @return iterable<Rule> */
+    public function test_a_folder_of_the_core_uses_only_what_it_may(): iterable
     {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Gimbo\Core'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::inNamespace('Symfony'))
-            ->because('the rules of the job must run and be tested without an interface');
-    }
-
-    public function test_measures_know_only_errors(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Gimbo\Core\Measure'))
-            ->canOnly()->dependOn()
-            ->classes(Selector::inNamespace('Gimbo\Core\Measure'), Selector::inNamespace('Gimbo\Core\Error'), Selector::classname('/^(LogicException|RuntimeException|Throwable|BackedEnum|UnitEnum)$/', true));
-    }
-
-    public function test_geometry_knows_nothing_else(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Gimbo\Core\Geometry'))
-            ->shouldNot()->dependOn()
-            ->classes(...self::core('Crease', 'Sheet', 'Make', 'Design', 'Exchange', 'Request', 'Fit'));
-    }
-
-    public function test_creases_know_geometry_only(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Gimbo\Core\Crease'))
-            ->shouldNot()->dependOn()
-            ->classes(...self::core('Sheet', 'Make', 'Design', 'Exchange', 'Request', 'Fit'));
-    }
-
-    public function test_sheets_do_not_know_what_is_made_of_them(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Gimbo\Core\Sheet'))
-            ->shouldNot()->dependOn()
-            ->classes(...self::core('Make', 'Exchange', 'Request'));
-    }
-
-    public function test_makes_do_not_know_how_they_are_handed_on(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('Gimbo\Core\Make'))
-            ->shouldNot()->dependOn()
-            ->classes(...self::core('Exchange'));
+        foreach (self::MAY_USE as $folder => $others) {
+            yield PHPat::rule()
+                ->classes(self::folder($folder))
+                ->canOnly()->dependOn()
+                ->classes(self::folder($folder), self::ofPhpItself(), ...array_map(self::folder(...), $others))
+                ->because("$folder may use ".($others === [] ? 'nothing' : implode(', ', $others)).' and itself');
+        }
     }
 
     public function test_only_the_register_names_a_make(): Rule
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Gimbo\Core'), Selector::inNamespace('App'))
-            ->excluding(Selector::classname('Gimbo\Core\Make\Makes'), Selector::inNamespace(self::A_MAKE, true), Selector::inNamespace('Gimbo\Core\Tests'))
+            ->excluding(Selector::classname('Gimbo\Core\Make\Makes'), Selector::inNamespace(self::A_MAKE, true))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace(self::A_MAKE, true));
     }
@@ -80,9 +73,29 @@ final class Layers
             ->classes(Selector::inNamespace(self::A_MAKE, true), Selector::classname('Gimbo\Core\Make\Makes'));
     }
 
-    /** @return list<\PHPat\Selector\SelectorInterface> */
-    private static function core(string ...$folders): array
+    /** @return iterable<Rule> */
+    public function test_no_make_names_another(): iterable
     {
-        return array_values(array_map(fn (string $folder) => Selector::inNamespace("Gimbo\\Core\\$folder"), $folders));
+        foreach (glob(__DIR__.'/../../core/src/Make/*', GLOB_ONLYDIR) ?: [] as $folder) {
+            $name = basename($folder);
+            if ($name !== 'Shared') {
+                yield PHPat::rule()
+                    ->classes(Selector::inNamespace("Gimbo\\Core\\Make\\$name"))
+                    ->shouldNot()->dependOn()
+                    ->classes(Selector::inNamespace('/^Gimbo\\\\Core\\\\Make\\\\(?!Shared$|'.$name.'$)[A-Z]\w+$/', true));
+            }
+        }
+    }
+
+    private static function folder(string $name): SelectorInterface
+    {
+        // What lies in no folder is the entry itself.
+        return $name === '' ? Selector::classname('/^Gimbo\\\\Core\\\\\w+$/', true) : Selector::inNamespace("Gimbo\\Core\\$name");
+    }
+
+    /** Classes in no namespace: PHP's own and its extensions'. */
+    private static function ofPhpItself(): SelectorInterface
+    {
+        return Selector::classname('/^\w+$/', true);
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Crease;
 
-use Gimbo\Core\Make\TrayAndLid\Wall;
-
 /** What a face of a pattern is for. */
 enum FaceRole: string
 {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Deviation;
 
-use Gimbo\Core\Design\Design;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\TermKind;

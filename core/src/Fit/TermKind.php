@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Fit;
 
-use Gimbo\Core\Crease\Face;
-use Gimbo\Core\Paper\Paper;
-use Gimbo\Core\Sheet\Flap;
-
 /** Where a part of a figure comes from. */
 enum TermKind: string
 {
