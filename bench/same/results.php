@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /*
- * Sizes the specs of a file with the core under a folder, and prints a line of JSON for each: its result, its steps, its picture,
+ * Sizes the specs of a file with the core under a folder, and prints a line of JSON for each: its result part by part, its picture,
  * and for every fifth what a step more or less and one missed figure do. `php results.php ROOT SPECS [LINE]`; with LINE only
  * that one, written out whole, else a short hash of each part. Reads the core of today and of the commit it is held against.
  */
@@ -30,8 +30,11 @@ foreach (new SplFileObject($specs) as $line => $json) {
     $result = DesignWriter::write($design);
     $parts = ['work' => [$result['steps'], $result['byTool']]];
     unset($result['steps'], $result['byTool']);
-    // What has been added to results since, and is nothing that could differ.
+    // What is glued to what, and the mats, apart; what has been added to results since is nothing that could differ.
     foreach ($result['pieces'] as &$piece) {
+        $parts['glue'][] = [$piece['fold']['faces_gimbo:glue'], $piece['glue']];
+        $parts['mats'][] = $piece['mats'];
+        unset($piece['fold']['faces_gimbo:glue'], $piece['glue'], $piece['mats']);
         unset($piece['fold']['faces_gimbo:role'], $piece['fold']['faces_gimbo:twin'], $piece['fold']['gimbo:standing']);
     }
     unset($piece);
@@ -50,6 +53,14 @@ foreach (new SplFileObject($specs) as $line => $json) {
         }
         $parts['missed'] = $missed === null ? null : AlternativesWriter::missed($missed, $system);
     }
-    $text = fn (mixed $part): string => json_encode($part, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    $sort = function (mixed $part) use (&$sort): mixed {
+        if (! is_array($part)) {
+            return $part;
+        }
+        array_is_list($part) || ksort($part);
+
+        return array_map($sort, $part);
+    };
+    $text = fn (mixed $part): string => json_encode($sort($part), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     echo $text($only === null ? array_map(fn (mixed $part) => hash('xxh64', $text($part)), $parts) : $parts), "\n";
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Crease;
 
 use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Geometry\Vector;
 
 /**
@@ -26,6 +27,56 @@ final readonly class FoldedBox
     }
 
     public static function around(Folding $folding, Point $widthDirection): self
+    {
+        return self::filled($folding, $widthDirection) ?? self::smallest($folding, $widthDirection);
+    }
+
+    /**
+     * The box along face 0 and its first side, where every corner of it is a corner of the piece: whatever holds all of them is
+     * no smaller. Null where it is not so filled.
+     */
+    private static function filled(Folding $folding, Point $widthDirection): ?self
+    {
+        $ring = $folding->faces[0];
+        $axes = self::axes($ring, $ring[1]->minus($ring[0])->unit());
+        $corners = array_merge(...$folding->faces);
+        $along = array_map(fn (Vector $axis): array => array_map($axis->dot(...), $corners), $axes);
+        [$u, $v, $w] = array_map(self::ends(...), $along);
+        $reached = [];
+        foreach ($along[0] as $n => $at) {
+            [$a, $b, $c] = [self::end($at, $u), self::end($along[1][$n], $v), self::end($along[2][$n], $w)];
+            $a === null || $b === null || $c === null || $reached["$a$b$c"] = true;
+        }
+        $extents = [$u[1] - $u[0], $v[1] - $v[0], $w[1] - $w[0]];
+        $all = 2 ** count(array_filter($extents, fn (float $extent) => $extent >= Tolerance::CLOSED_FOLD_MM));
+
+        return count($reached) === $all ? self::named($axes, $extents, Vector::onSheet($widthDirection)->unit()) : null;
+    }
+
+    /**
+     * @param list<float> $coordinates
+     * @return array{float, float} least and most
+     */
+    private static function ends(array $coordinates): array
+    {
+        return $coordinates === [] ? [0.0, 0.0] : [min($coordinates), max($coordinates)];
+    }
+
+    /**
+     * Which of two ends a coordinate is at: 0 or 1, null for neither; where both are one, it is 0.
+     *
+     * @param array{float, float} $ends
+     */
+    private static function end(float $at, array $ends): ?int
+    {
+        return match (true) {
+            $at - $ends[0] < Tolerance::CLOSED_FOLD_MM => 0,
+            $ends[1] - $at < Tolerance::CLOSED_FOLD_MM => 1,
+            default => null,
+        };
+    }
+
+    private static function smallest(Folding $folding, Point $widthDirection): self
     {
         $points = self::distinct(array_merge(...$folding->faces));
         $best = null;
@@ -74,7 +125,6 @@ final readonly class FoldedBox
         $seen = [];
         foreach ($folding->faces as $corners) {
             $n = count($corners);
-            $normal = Overlap::normal($corners);
             $tried = [];
             foreach ($corners as $i => $corner) {
                 $along = $corners[($i + 1) % $n]->minus($corner)->unit();
@@ -82,7 +132,7 @@ final readonly class FoldedBox
                     continue;
                 }
                 $tried[] = $along;
-                $axes = [$along, $normal->cross($along), $normal];
+                $axes = self::axes($corners, $along);
                 $key = array_map(self::directionKey(...), $axes);
                 sort($key);
                 $key = implode(';', $key);
@@ -92,6 +142,18 @@ final readonly class FoldedBox
                 }
             }
         }
+    }
+
+    /**
+     * @param list<Vector> $ring of a face
+     * @param Vector $along one of its sides, as a unit
+     * @return array{Vector, Vector, Vector} along it, square to it, and square to the face
+     */
+    private static function axes(array $ring, Vector $along): array
+    {
+        $normal = Overlap::normal($ring);
+
+        return [$along, $normal->cross($along), $normal];
     }
 
     /**

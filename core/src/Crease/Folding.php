@@ -113,23 +113,25 @@ final readonly class Folding
     /** @return array<int, list<array{int, Edge, int, int}>> by face: the neighbour, the hinge, and its ends as the face walks it */
     private static function hinges(Pattern $pattern): array
     {
+        // A side walked from one vertex to another has the number from · n + to.
+        $n = count($pattern->vertices);
         $edges = [];
         foreach ($pattern->edges as $edge) {
             if ($edge->assignment->isFold() || $edge->assignment === Assignment::Flat) {
-                $edges["$edge->from-$edge->to"] = $edges["$edge->to-$edge->from"] = $edge;
+                $edges[$edge->from * $n + $edge->to] = $edges[$edge->to * $n + $edge->from] = $edge;
             }
         }
         $walks = [];
         foreach ($pattern->faces as $f => $face) {
             foreach ($face->vertices as $i => $from) {
-                $to = $face->vertices[($i + 1) % count($face->vertices)];
-                isset($edges["$from-$to"]) && $walks["$from-$to"] = $f;
+                $walk = $from * $n + ($face->vertices[$i + 1] ?? $face->vertices[0]);
+                isset($edges[$walk]) && $walks[$walk] = $f;
             }
         }
         $hinges = [];
         foreach ($walks as $walk => $face) {
-            [$from, $to] = array_map(intval(...), explode('-', $walk));
-            $other = $walks["$to-$from"] ?? null;
+            [$from, $to] = [intdiv($walk, $n), $walk % $n];
+            $other = $walks[$to * $n + $from] ?? null;
             $other !== null && $hinges[$face][] = [$other, $edges[$walk], $from, $to];
         }
 

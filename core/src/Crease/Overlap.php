@@ -18,10 +18,15 @@ final class Overlap
      */
     public static function onFace(Folding $folding, int $face, int $other): ?Polygon
     {
-        $onSheet = self::backOf($folding, $face);
-        $flat = array_map(fn (int $v) => $folding->pattern->vertices[$v], $folding->pattern->faces[$face]->vertices);
+        [$flat, $flatX, $flatY, $folded, $x, $y] = self::frames($folding, $face);
+        $onSheet = [];
+        foreach ($folding->faces[$other] as $v) {
+            [$dx, $dy, $dz] = [$v->x - $folded->x, $v->y - $folded->y, $v->z - $folded->z];
+            [$along, $up] = [$x->x * $dx + $x->y * $dy + $x->z * $dz, $y->x * $dx + $y->y * $dy + $y->z * $dz];
+            $onSheet[] = new Point($flat->x + $flatX->x * $along + $flatY->x * $up, $flat->y + $flatX->y * $along + $flatY->y * $up);
+        }
 
-        return Polygon::of($flat)->intersection(Polygon::of(array_map($onSheet, $folding->faces[$other])));
+        return $folding->pattern->polygon($face)->intersection(Polygon::of($onSheet));
     }
 
     /** Where on the flat sheet the point of a face is that lies, folded, at a place in space, or straight under it. */

@@ -68,6 +68,17 @@ final readonly class Pattern
     /** @return list<int> indexes of the edges that belong to the crease */
     public function edgesNamed(string $name): array
     {
-        return array_keys(array_filter($this->edges, fn (Edge $edge) => $edge->name === $name));
+        return $this->edgesByName()[$name] ?? [];
+    }
+
+    /** @return array<string, list<int>> indexes of the edges of each crease */
+    public function edgesByName(): array
+    {
+        $edges = [];
+        foreach ($this->edges as $i => $edge) {
+            $edge->name === null || $edges[$edge->name][] = $i;
+        }
+
+        return $edges;
     }
 }

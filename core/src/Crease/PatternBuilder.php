@@ -116,8 +116,13 @@ final class PatternBuilder
     public function build(): Pattern
     {
         $this->vertices = $this->xs = $this->ys = [];
-        $rings = array_map(fn (Polygon $outline) => array_map($this->vertex(...), $outline->points), $this->faces);
-        $rings = array_map($this->withVerticesBetween(...), $rings);
+        $rings = [];
+        foreach ($this->faces as $name => $outline) {
+            foreach ($outline->points as $point) {
+                $rings[$name][] = $this->vertex($point);
+            }
+        }
+        $rings = $this->withVerticesBetween($rings);
         $names = array_keys($this->faces);
         $index = array_flip($names);
         $faces = [];
@@ -135,22 +140,27 @@ final class PatternBuilder
      */
     private function edges(array $rings): array
     {
-        $sides = [];
+        $most = count($this->vertices);
+        $sides = $others = [];
         foreach ($rings as $name => $ring) {
             foreach ($ring as $i => $from) {
-                $to = $ring[($i + 1) % count($ring)];
-                $sides[min($from, $to).'-'.max($from, $to)][] = [$from, $to, $name];
+                $to = $ring[$i + 1] ?? $ring[0];
+                $side = $from < $to ? $from * $most + $to : $to * $most + $from;
+                if (isset($sides[$side])) {
+                    $others[$side] ??= $name;
+                } else {
+                    $sides[$side] = [$from, $to, $name];
+                }
             }
         }
         $edges = [];
-        foreach ($sides as $meeting) {
-            [$from, $to, $name] = $meeting[0];
-            if (count($meeting) === 1) {
+        foreach ($sides as $side => [$from, $to, $name]) {
+            $other = $others[$side] ?? null;
+            if ($other === null) {
                 $edges[] = new Edge($from, $to, Assignment::Boundary);
 
                 continue;
             }
-            $other = $meeting[1][2];
             [$assignment, $degrees, $crease] = $this->joints["$name|$other"] ?? $this->joints["$other|$name"]
                 ?? throw new LogicException("Faces $name and $other meet and nothing is said about it.");
             $edges[] = new Edge($from, $to, $assignment, $degrees, $crease);
@@ -163,6 +173,12 @@ final class PatternBuilder
     private function vertex(Point $point): int
     {
         [$x, $y] = [$point->x, $point->y];
+        // Corners of one grid come from the same figures, and are mostly the same to the last bit.
+        foreach ($this->xs as $i => $known) {
+            if ($known === $x && $this->ys[$i] === $y) {
+                return $i;
+            }
+        }
         foreach ($this->xs as $i => $known) {
             if (abs($known - $x) < Tolerance::SAME_POINT_MM && abs($this->ys[$i] - $y) < Tolerance::SAME_POINT_MM) {
                 return $i;
@@ -176,43 +192,69 @@ final class PatternBuilder
     }
 
     /**
-     * @param list<int> $ring
-     * @return list<int> the ring with every vertex of other faces that lies on one of its sides
+     * Each ring with every vertex of other faces that lies on one of its sides. A side that two faces share from end to end has
+     * none.
+     *
+     * @param array<string, list<int>> $rings
+     * @return array<string, list<int>>
      */
-    private function withVerticesBetween(array $ring): array
+    private function withVerticesBetween(array $rings): array
     {
+        $n = count($this->vertices);
+        $uses = [];
+        foreach ($rings as $ring) {
+            foreach ($ring as $i => $from) {
+                $to = $ring[$i + 1] ?? $ring[0];
+                $side = $from < $to ? $from * $n + $to : $to * $n + $from;
+                $uses[$side] = ($uses[$side] ?? 0) + 1;
+            }
+        }
         $full = [];
-        $near = Tolerance::SAME_POINT_MM;
-        foreach ($ring as $i => $from) {
-            $full[] = $from;
-            $to = $ring[($i + 1) % count($ring)];
-            [$a, $b] = [$this->vertices[$from], $this->vertices[$to]];
-            [$left, $right] = $a->x < $b->x ? [$a->x - $near, $b->x + $near] : [$b->x - $near, $a->x + $near];
-            [$low, $high] = $a->y < $b->y ? [$a->y - $near, $b->y + $near] : [$b->y - $near, $a->y + $near];
-            $along = $b->minus($a);
-            $far = $near * (abs($along->x) + abs($along->y));
-            $between = [];
-            [$ax, $ay, $dx, $dy] = [$a->x, $a->y, $along->x, $along->y];
-            foreach ($this->xs as $v => $x) {
-                if ($x < $left || $x > $right || $v === $from || $v === $to) {
-                    continue;
-                }
-                $y = $this->ys[$v];
-                // Beside the side's box, or far from its line: most points, told without a segment's arithmetic.
-                if ($y < $low || $y > $high || abs($dx * ($y - $ay) - $dy * ($x - $ax)) > $far) {
-                    continue;
-                }
-                if ((new Segment($a, $b))->containsStrictly($this->vertices[$v])) {
-                    $between[$v] = $this->vertices[$v]->minus($a)->length();
+        foreach ($rings as $name => $ring) {
+            $whole = [];
+            foreach ($ring as $i => $from) {
+                $to = $ring[$i + 1] ?? $ring[0];
+                $whole[] = $from;
+                if ($uses[$from < $to ? $from * $n + $to : $to * $n + $from] === 1) {
+                    foreach ($this->between($from, $to) as $between) {
+                        $whole[] = $between;
+                    }
                 }
             }
-            if ($between === []) {
-                continue;
-            }
-            asort($between);
-            array_push($full, ...array_keys($between));
+            $full[$name] = $whole;
         }
 
         return $full;
+    }
+
+    /** @return list<int> the vertices on the way from one to another */
+    private function between(int $from, int $to): array
+    {
+        $near = Tolerance::SAME_POINT_MM;
+        [$ax, $ay, $bx, $by] = [$this->xs[$from], $this->ys[$from], $this->xs[$to], $this->ys[$to]];
+        [$left, $right] = $ax < $bx ? [$ax - $near, $bx + $near] : [$bx - $near, $ax + $near];
+        [$low, $high] = $ay < $by ? [$ay - $near, $by + $near] : [$by - $near, $ay + $near];
+        [$dx, $dy] = [$bx - $ax, $by - $ay];
+        $far = $near * (abs($dx) + abs($dy));
+        $between = [];
+        foreach ($this->xs as $v => $x) {
+            if ($x < $left || $x > $right || $v === $from || $v === $to) {
+                continue;
+            }
+            $y = $this->ys[$v];
+            // Beside the side's box, or far from its line: most points, told without a segment's arithmetic.
+            if ($y < $low || $y > $high || abs($dx * ($y - $ay) - $dy * ($x - $ax)) > $far) {
+                continue;
+            }
+            if ((new Segment($this->vertices[$from], $this->vertices[$to]))->containsStrictly($this->vertices[$v])) {
+                $between[$v] = $this->vertices[$v]->minus($this->vertices[$from])->length();
+            }
+        }
+        if ($between === []) {
+            return [];
+        }
+        asort($between);
+
+        return array_keys($between);
     }
 }

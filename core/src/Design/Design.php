@@ -11,7 +11,6 @@ use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Make;
-use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Steps\WorkStep;
@@ -46,7 +45,7 @@ final class Design
     {
         [$this->request, $this->inside, $this->closed] = [$figures->request, $figures->inside, $figures->closed];
         [$this->fits, $this->takes] = [$figures->fits, $figures->takes];
-        $this->pieces = array_map(fn (PieceFigures $piece) => new Piece($piece, $this), $figures->pieces);
+        $this->pieces = array_map(fn (PieceFigures $piece) => new Piece($piece, $figures, $make), $figures->pieces);
     }
 
     /** The piece with that id; null where there is none. */
@@ -77,10 +76,5 @@ final class Design
     public function bellyBand(): Rectangle
     {
         return BellyBand::around($this->closed, $this->request->tools->cut);
-    }
-
-    public function shapeOf(string $piece): Shape
-    {
-        return $this->make->shape($this->figures, $piece);
     }
 }

@@ -14,10 +14,12 @@ use Gimbo\Core\Extra\HeldOutline;
 use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Extra\Mat;
 use Gimbo\Core\Extra\Mats;
+use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\SizingRequest;
@@ -59,7 +61,7 @@ final class Piece
     /** @var list<Polygon>|null */
     private ?array $glue = null;
 
-    public function __construct(public readonly PieceFigures $figures, private readonly Design $design)
+    public function __construct(public readonly PieceFigures $figures, private readonly Figures $all, private readonly Make $make)
     {
         [$this->id, $this->count, $this->sheet, $this->exact] = [$figures->id, $figures->count, $figures->sheet, $figures->exact];
         [$this->sheetMadeOf, $this->heightMadeOf, $this->measures, $this->lie] = [$figures->sheetMadeOf, $figures->heightMadeOf, $figures->measures, $figures->lie];
@@ -90,7 +92,7 @@ final class Piece
     /** @return list<Join> of this piece with itself */
     public function joins(): array
     {
-        return array_values(array_filter($this->design->joins(), fn (Join $join) => $join->face->piece === $this->id && $join->isWithinOnePiece()));
+        return array_values(array_filter($this->make->joins($this->all), fn (Join $join) => $join->face->piece === $this->id && $join->isWithinOnePiece()));
     }
 
     /** Where the contents lie on the flat sheet. */
@@ -139,12 +141,12 @@ final class Piece
 
     private function request(): SizingRequest
     {
-        return $this->design->request;
+        return $this->all->request;
     }
 
     private function shape(): Shape
     {
-        return $this->shape ??= $this->design->shapeOf($this->id);
+        return $this->shape ??= $this->make->shape($this->all, $this->id);
     }
 
     private function glueOf(Join $join): ?Polygon

@@ -34,24 +34,27 @@ use Gimbo\Core\Work\Lying;
  *
  * @phpstan-type Json array<string, mixed>
  */
-final readonly class DesignWriter
+final class DesignWriter
 {
     private const DECIMALS = 4;
 
-    private LengthFormatter $words;
+    private readonly LengthFormatter $words;
 
-    private function __construct(private Design $design, private bool $withFolding)
+    /** @var array<int, list<Json>> what figures are made of, by their make-up: readings of one setting share it */
+    private array $madeOf = [];
+
+    private function __construct(private readonly Design $design, private readonly Detail $detail)
     {
         $this->words = LengthFormatter::for($design->request->system);
     }
 
     /**
-     * @param bool $withFolding whether how each piece is folded goes with it: for who draws it, not for who counts
+     * @param Detail $detail how much of it
      * @return Json
      */
-    public static function write(Design $design, bool $withFolding = true): array
+    public static function write(Design $design, Detail $detail = Detail::Folding): array
     {
-        return (new self($design, $withFolding))->document();
+        return (new self($design, $detail))->document();
     }
 
     /** @return Json */
@@ -70,9 +73,10 @@ final readonly class DesignWriter
             'takes' => $design->takes,
             'bellyBand' => $this->rectangle($design->bellyBand()),
             'checks' => array_map($this->check(...), $design->fits),
+        ] + ($this->detail === Detail::Figures ? [] : [
             'steps' => array_map($this->step(...), $design->steps(), Lying::of($design)),
             'byTool' => ByTool::order($design),
-        ];
+        ]);
     }
 
     /** @return Json what it holds, by itself */
@@ -91,14 +95,24 @@ final readonly class DesignWriter
     /** @return Json */
     private function piece(Piece $piece): array
     {
+        $creases = $this->detail === Detail::Figures ? [] : $piece->pattern()->edgesByName();
+
         return [
             'id' => $piece->id,
             'count' => $piece->count,
             'sheet' => $this->rectangle($piece->sheet),
             'exact' => ['sheet' => $this->rectangle($piece->exact)],
             'sheetMadeOf' => $this->madeOf($piece->sheetMadeOf),
-            'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece), $piece->measures),
+            'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece, $creases), $piece->measures),
             'rows' => array_map(fn (MeasureRow $row) => ['what' => $row->what, 'measures' => $row->measures], MeasureRow::of($piece->figures)),
+            'lie' => $piece->lie->value,
+        ] + ($this->detail === Detail::Figures ? [] : $this->shape($piece));
+    }
+
+    /** @return Json what its pattern gives */
+    private function shape(Piece $piece): array
+    {
+        return [
             'fold' => FoldFile::write($piece->pattern(), $piece->folding(...)),
             'folded' => [
                 'width' => round($piece->folded()->width, self::DECIMALS),
@@ -108,15 +122,17 @@ final readonly class DesignWriter
             'glue' => array_map(self::ring(...), $piece->glue()),
             'contents' => self::ringOrNull($piece->contents()),
             'outline' => self::ringOrNull($piece->outline()),
-            'lie' => $piece->lie->value,
             'mats' => array_map($this->mat(...), $piece->mats()),
             'liner' => self::ringOrNull($piece->liner()),
             'closure' => $this->closure($piece),
-        ] + ($this->withFolding ? ['folding' => $this->folding($piece)] : []);
+        ] + ($this->detail === Detail::Folding ? ['folding' => $this->folding($piece)] : []);
     }
 
-    /** @return Json */
-    private function measure(Measure $measure, Piece $piece): array
+    /**
+     * @param array<string, list<int>> $creases the edges of each
+     * @return Json
+     */
+    private function measure(Measure $measure, Piece $piece, array $creases): array
     {
         return [
             'kind' => $measure->kind->value,
@@ -129,9 +145,19 @@ final readonly class DesignWriter
             'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->text($measure->groove)],
             'side' => $measure->side,
             'corner' => $measure->rail === null ? null : self::point($measure->rail->corner),
-            'edges' => $measure->rail === null ? array_merge(...array_map($piece->pattern()->edgesNamed(...), $measure->creases)) : $piece->pattern()->edgesAlong($measure->rail->onRail, $measure->rail->end),
             'madeOf' => $this->madeOf($measure->madeOf),
-        ];
+        ] + ($this->detail === Detail::Figures ? [] : ['edges' => self::edges($measure, $piece, $creases)]);
+    }
+
+    /**
+     * @param array<string, list<int>> $creases the edges of each
+     * @return list<int> the edges of the pattern that a measure makes
+     */
+    private static function edges(Measure $measure, Piece $piece, array $creases): array
+    {
+        return $measure->rail === null
+            ? array_merge(...array_map(fn (string $crease) => $creases[$crease] ?? [], $measure->creases))
+            : $piece->pattern()->edgesAlong($measure->rail->onRail, $measure->rail->end);
     }
 
     /** @return Json */
@@ -180,7 +206,7 @@ final readonly class DesignWriter
     /** @return list<Json> */
     private function madeOf(MakeUp $madeOf): array
     {
-        return array_map(fn (Term $term) => [
+        return $this->madeOf[spl_object_id($madeOf)] ??= array_map(fn (Term $term) => [
             'kind' => $term->kind->value,
             'dimension' => $term->dimension?->value,
             'amount' => self::mm($term->amount),

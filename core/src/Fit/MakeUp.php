@@ -17,17 +17,22 @@ final readonly class MakeUp
     /** Terms that add nothing are left out. */
     public static function of(Term ...$terms): self
     {
-        return new self(array_values(array_filter($terms, fn (Term $term) => ! $term->amount->isZero())));
+        $adding = [];
+        foreach ($terms as $term) {
+            $term->amount->isZero() || $adding[] = $term;
+        }
+
+        return new self($adding);
     }
 
     public function plus(Term ...$terms): self
     {
-        return self::of(...$this->terms, ...$terms);
+        return $this->and(self::of(...$terms));
     }
 
     public function and(self $other): self
     {
-        return new self([...$this->terms, ...$other->terms]);
+        return $other->terms === [] ? $this : new self([...$this->terms, ...$other->terms]);
     }
 
     /** The share numerator/denominator of every term, each remembering the whole it came from. */
@@ -42,11 +47,18 @@ final readonly class MakeUp
     /** The same figure as the tool can be set to; the difference becomes the rounding term. */
     public function roundedTo(Length $figure): self
     {
-        return $this->plus(new Term(TermKind::Rounding, $figure->minus($this->figure())));
+        $rounding = $figure->minus($this->figure());
+
+        return $rounding->isZero() ? $this : new self([...$this->terms, new Term(TermKind::Rounding, $rounding)]);
     }
 
     public function figure(): Length
     {
-        return Length::zero()->plus(...array_map(fn (Term $term) => $term->amount, $this->terms));
+        $ticks = 0;
+        foreach ($this->terms as $term) {
+            $ticks += $term->amount->ticks;
+        }
+
+        return Length::ofTicks($ticks);
     }
 }

@@ -48,6 +48,16 @@ final readonly class Polygon
     public function clippedTo(Point $from, Point $to): ?self
     {
         [$fx, $fy, $dx, $dy] = [$from->x, $from->y, $to->x - $from->x, $to->y - $from->y];
+        $isWhole = true;
+        foreach ($this->points as $point) {
+            if ($dx * ($point->y - $fy) - $dy * ($point->x - $fx) < 0) {
+                $isWhole = false;
+                break;
+            }
+        }
+        if ($isWhole) {
+            return $this;
+        }
         $kept = [];
         $last = $this->points[count($this->points) - 1];
         $before = $dx * ($last->y - $fy) - $dy * ($last->x - $fx);

@@ -17,8 +17,14 @@ final readonly class LengthFormatter
 
     private const APPROXIMATE_FRACTION = 32;
 
+    /** Ticks of a sixty-fourth of an inch. */
+    private const SIXTY_FOURTH = Length::TICKS_PER_INCH / self::FINEST_FRACTION;
+
+    private int $ticksPerUnit;
+
     private function __construct(private Unit $unit)
     {
+        $this->ticksPerUnit = $unit->ticks();
     }
 
     public static function in(Unit $unit): self
@@ -43,7 +49,7 @@ final readonly class LengthFormatter
     public function rounded(Length $length): string
     {
         $ticks = abs($length->ticks);
-        $number = $this->unit === Unit::Inch ? self::fraction($ticks) : self::plain($ticks / $this->unit->ticks(), 1);
+        $number = $this->unit === Unit::Inch ? self::fraction($ticks) : self::plain($ticks / $this->ticksPerUnit, 1);
 
         return ($length->ticks < 0 && $number !== '0' ? '-' : '').$number.' '.$this->unit->value;
     }
@@ -51,7 +57,7 @@ final readonly class LengthFormatter
     /** For what was measured finer than any tool is set: a decimal in every unit. */
     public function measured(Length $length, int $decimals): string
     {
-        return self::plain($length->ticks / $this->unit->ticks(), $decimals).' '.$this->unit->value;
+        return self::plain($length->ticks / $this->ticksPerUnit, $decimals).' '.$this->unit->value;
     }
 
     /** As text(), with "≈ " before it where the figure written is not the length exactly. */
@@ -78,22 +84,22 @@ final readonly class LengthFormatter
     {
         $bottom = self::isSixtyFourths($ticks) ? self::FINEST_FRACTION : self::APPROXIMATE_FRACTION;
         $parts = (int) round($ticks * $bottom / Length::TICKS_PER_INCH);
-        [$whole, $top] = [intdiv($parts, $bottom), $parts % $bottom];
-        while ($top !== 0 && $top % 2 === 0) {
-            [$top, $bottom] = [intdiv($top, 2), intdiv($bottom, 2)];
+        $whole = intdiv($parts, $bottom);
+        $top = $parts - $whole * $bottom;
+        if ($top === 0) {
+            return (string) $whole;
         }
-        $fraction = $top === 0 ? '' : "$top/$bottom";
+        while (($top & 1) === 0) {
+            $top >>= 1;
+            $bottom >>= 1;
+        }
 
-        return match (true) {
-            $fraction === '' => (string) $whole,
-            $whole === 0 => $fraction,
-            default => "$whole $fraction",
-        };
+        return $whole === 0 ? "$top/$bottom" : "$whole $top/$bottom";
     }
 
     private function decimal(int $ticks): string
     {
-        return self::plain($ticks / $this->unit->ticks(), $this->isHundredths($ticks) ? 2 : 1);
+        return self::plain($ticks / $this->ticksPerUnit, $this->isHundredths($ticks) ? 2 : 1);
     }
 
     private static function plain(float $number, int $decimals): string
@@ -103,11 +109,11 @@ final readonly class LengthFormatter
 
     private static function isSixtyFourths(int $ticks): bool
     {
-        return $ticks % intdiv(Length::TICKS_PER_INCH, self::FINEST_FRACTION) === 0;
+        return $ticks % self::SIXTY_FOURTH === 0;
     }
 
     private function isHundredths(int $ticks): bool
     {
-        return $ticks % intdiv($this->unit->ticks(), 100) === 0;
+        return $ticks % intdiv($this->ticksPerUnit, 100) === 0;
     }
 }

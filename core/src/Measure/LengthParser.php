@@ -21,10 +21,12 @@ final readonly class LengthParser
 {
     public const LONGEST_TEXT = 40;
 
+    /** What signs spell out; a fraction that is one sign may follow its whole number at once. */
     private const VULGAR = [
-        '¼' => '1/4', '½' => '1/2', '¾' => '3/4', '⅐' => '1/7', '⅑' => '1/9', '⅒' => '1/10', '⅓' => '1/3', '⅔' => '2/3',
-        '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6',
-        '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8',
+        '⁄' => '/', '∕' => '/',
+        '¼' => ' 1/4', '½' => ' 1/2', '¾' => ' 3/4', '⅐' => ' 1/7', '⅑' => ' 1/9', '⅒' => ' 1/10', '⅓' => ' 1/3', '⅔' => ' 2/3',
+        '⅕' => ' 1/5', '⅖' => ' 2/5', '⅗' => ' 3/5', '⅘' => ' 4/5', '⅙' => ' 1/6', '⅚' => ' 5/6',
+        '⅛' => ' 1/8', '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8',
     ];
 
     private const NUMBER = '~^(?:(?<whole>\d+)(?:\s+|\s*-\s*))?(?<top>\d+)/(?<bottom>\d+)$|^(?<decimal>\d+(?:[.,]\d*)?|[.,]\d+)$~u';
@@ -81,13 +83,13 @@ final readonly class LengthParser
     /** ASCII digits and slash, fractions spelled out, every space an ordinary one. */
     private static function plain(string $text): string
     {
-        $text = preg_replace('/[\p{Z}\t\r\n]+/u', ' ', mb_scrub($text, 'UTF-8')) ?? '';
-        $text = str_replace(['⁄', '∕'], '/', $text);
-        foreach (self::VULGAR as $sign => $spelledOut) {
-            $text = str_replace($sign, ' '.$spelledOut, $text);
+        // Most is plain ASCII already.
+        if (preg_match('/^[!-~]+(?: [!-~]+)*$/', $text) === 1) {
+            return $text;
         }
+        $text = preg_replace('/[\p{Z}\t\r\n]+/u', ' ', mb_scrub($text, 'UTF-8')) ?? '';
 
-        return trim($text);
+        return trim(strtr($text, self::VULGAR));
     }
 
     /** @throws InvalidLength */
