@@ -14,6 +14,7 @@ use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LibraryController;
 use App\Http\Controllers\MissedController;
 use App\Http\Controllers\OutlineController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\SizesFileController;
 use App\Http\Controllers\SizingController;
 use App\Http\Controllers\StartController;
@@ -37,6 +38,7 @@ Route::delete('designs/{design}', [DesignController::class, 'destroy']);
 Route::post('designs/{design}/restore', [DesignController::class, 'restore'])->withTrashed();
 Route::post('designs/{design}/copy', [DesignController::class, 'copy']);
 
+Route::get('designs/{design}/picture', PictureController::class);
 Route::get('designs/{design}/alternatives', AlternativesController::class);
 Route::post('designs/{design}/missed', MissedController::class);
 Route::post('designs/{design}/edits', [EditController::class, 'store']);

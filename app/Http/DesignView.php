@@ -8,7 +8,6 @@ use App\Draft;
 use App\Models\Design;
 use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Exchange\DesignWriter;
-use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Sizing;
@@ -39,7 +38,6 @@ final readonly class DesignView
             'fields' => (object) $this->fields($draft->sized),
             'choices' => (object) $this->choices($draft->sized),
             'design' => DesignWriter::write($draft->sized),
-            'picture' => StillWriter::write($draft->sized),
         ];
     }
 

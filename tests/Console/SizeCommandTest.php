@@ -72,9 +72,37 @@ final class SizeCommandTest extends TestCase
         self::assertSame($lines[0], $lines[2]);
     }
 
+    public function test_figures_leave_out_the_fold_and_the_steps_and_nothing_else_differs(): void
+    {
+        [, $whole] = self::gimbo(['size', '--each', '-'], self::SPEC."\n");
+        [$status, $out] = self::gimbo(['size', '--each', '--figures', '-'], self::SPEC."\n");
+        self::assertSame(0, $status);
+        [$whole, $figures] = [json_decode($whole, true, 64, JSON_THROW_ON_ERROR), json_decode($out, true, 64, JSON_THROW_ON_ERROR)];
+        self::assertEqualsCanonicalizing(['steps', 'byTool'], array_keys(array_diff_key($whole, $figures)));
+        self::assertEqualsCanonicalizing(['fold', 'folded', 'glue', 'contents', 'outline', 'mats', 'liner', 'closure'], array_keys(array_diff_key($whole['pieces'][0], $figures['pieces'][0])));
+        self::assertSame($whole['checks'], $figures['checks']);
+        self::assertSame($whole['inside'], $figures['inside']);
+        self::assertSame(array_column($whole['pieces'][0]['measures'], 'at'), array_column($figures['pieces'][0]['measures'], 'at'));
+    }
+
+    public function test_workers_keep_the_order_whatever_their_number(): void
+    {
+        $specs = '';
+        for ($i = 0; $i < 150; $i++) {
+            $specs .= $i % 50 === 49 ? "{\"make\":\"kite\"}\n\n" : str_replace('"1 mm"', '"'.($i + 1).' mm"', self::SPEC)."\n";
+        }
+        [, $one] = self::gimbo(['size', '--each', '--figures', '-'], $specs);
+        foreach (['1', '3'] as $workers) {
+            [$status, $out, $err] = self::gimbo(['size', '--each', '--figures', '--workers', $workers, '-'], $specs);
+            self::assertSame([0, ''], [$status, $err]);
+            self::assertSame($one, $out);
+        }
+        self::assertSame(150, substr_count($one, "\n"));
+    }
+
     public function test_says_how_it_is_used(): void
     {
-        foreach ([[], ['size'], ['fold', 'x'], ['size', 'a', 'b'], ['size', '--each']] as $arguments) {
+        foreach ([[], ['size'], ['fold', 'x'], ['size', 'a', 'b'], ['size', '--each'], ['size', '--each', '--workers', 'many', '-'], ['size', '--workers', '2', '-']] as $arguments) {
             [$status, $out, $err] = self::gimbo($arguments);
             self::assertSame([2, ''], [$status, $out]);
             self::assertStringStartsWith('Usage: bin/gimbo size', $err);

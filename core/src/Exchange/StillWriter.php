@@ -9,7 +9,7 @@ use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Request\Item;
-use Gimbo\Core\Work\FoldPlan;
+use Gimbo\Core\Work\FoldPlans;
 
 /**
  * A still picture of the finished thing, seen from above the table at an angle: flat shaded faces, the farthest first.
@@ -44,9 +44,12 @@ final class StillWriter
     /** @return array{list<StillFace>, Vector} the faces as the eye sees them, the farthest first, and the direction towards the eye */
     public static function seen(Design $design): array
     {
-        $camera = self::camera(self::side($design));
-        $light = (new Vector(-0.35, -0.45, 0.82 * self::side($design)))->unit();
-        $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1]), self::faces($design));
+        $plans = new FoldPlans($design);
+        // Which side of the first piece's standing face is looked at.
+        $side = $plans->of($design->pieces[0])->side;
+        $camera = self::camera($side);
+        $light = (new Vector(-0.35, -0.45, 0.82 * $side))->unit();
+        $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1]), self::faces($design, $plans));
 
         return [self::farthestFirst($faces, $camera[2]), $camera[2]];
     }
@@ -76,12 +79,6 @@ final class StillWriter
         return self::framed(self::farthestFirst(array_map(fn (array $ring) => StillFace::of($ring, $camera, $light, 'held'), $faces), $camera[2]));
     }
 
-    /** Which side of the first piece's standing face is looked at. */
-    private static function side(Design $design): int
-    {
-        return FoldPlan::of($design->pieces[0], $design)->side;
-    }
-
     /** @return array{Vector, Vector, Vector} to the right, upwards, and towards the eye */
     private static function camera(int $side): array
     {
@@ -94,12 +91,12 @@ final class StillWriter
     }
 
     /** @return list<array{list<Vector>, ?string}> rings in space, those of what it holds marked */
-    private static function faces(Design $design): array
+    private static function faces(Design $design, FoldPlans $plans): array
     {
         $faces = [];
         $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->places() !== []);
         foreach ($pieces === [] ? [$design->pieces[0]] : $pieces as $piece) {
-            $plan = FoldPlan::of($piece, $design);
+            $plan = $plans->of($piece);
             foreach ($piece->places() === [] ? [Place::asItLies()] : $piece->places() as $place) {
                 $isPutOn = $place->turnDegrees === 180.0 && $piece->pattern()->layers === [];
                 $held = new Vector(0, 0, $isPutOn ? $place->shift->z * self::HELD_ABOVE : 0.0);

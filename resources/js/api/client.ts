@@ -81,6 +81,7 @@ export const api = {
   /** The file as it is: the server says what is wrong with it, line or field. */
   takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
   design: (id: string) => ask<DesignView>('GET', design(id)),
+  picture: (id: string) => ask<Still>('GET', `${design(id)}/picture`),
   alternatives: (id: string) => ask<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
   archive: () => ask<{ designs: ShelfCard[] }>('GET', '/designs/archive'),
   /** Another name, or another group; a name is a change that can be undone. */

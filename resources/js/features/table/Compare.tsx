@@ -14,8 +14,6 @@ import { commonScale } from './drawing/layout'
 import { Sentence } from './sentence/Sentence'
 
 const MOST = 3
-const NOTHING = { piece: '', measures: [] }
-const nothing = () => undefined
 /** Room for the sheets of two and of three versions. */
 const SHEET_PX = { 2: 480, 3: 320, height: 290 }
 const LABELS_REM = 11
@@ -198,10 +196,8 @@ function Column({ id, title, catalogue, scale, onView, onKeep, onDrop }: ColumnP
               design={view.design}
               pieces={view.design.pieces.slice(0, 1)}
               scale={scale}
-              lit={NOTHING}
               colour={view.choices['/paper/colour']}
               hasLens={false}
-              onLight={nothing}
             />
           </div>
           <div className="compact px-4 py-2">

@@ -3,35 +3,28 @@ import type { DesignView, Piece } from '@/api/client'
 import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
-import type { Lit } from './drawing/Board'
 import { Fits } from './Fits'
 import { GoesWith } from './GoesWith'
 import { Measures } from './Measures'
 import { Steps } from './Steps'
-import { fitsOf, measuresOf, useAlternatives } from './useAlternatives'
-
-export const NOTHING_LIT: Lit = { piece: '', measures: [] }
+import { light, NOTHING_LIT } from './lit'
+import { measuresOf, useAlternatives } from './useAlternatives'
 
 interface FiguresAsideProps {
   book: DraftBook
   view: DesignView
   /** Those on the table. */
   pieces: Piece[]
-  lit: Lit
-  onLight: (lit: Lit) => void
 }
 
 /** The measures with the fits they make, and the steps that set them; pointing at one lights what belongs to it. */
-export function FiguresAside({ book, view, pieces, lit, onLight }: FiguresAsideProps) {
+export function FiguresAside({ book, view, pieces }: FiguresAsideProps) {
   const { design } = view
   const isSaved = book.use((state) => state.saving === 'saved')
   const alternatives = useAlternatives(view, isSaved)
-  const litOn = (piece: Piece) => (lit.piece === piece.id ? lit.measures : [])
   const pointAtFit = (fit: string | null) => {
     const piece = pieces.find((one) => fit !== null && measuresOf(alternatives, one.id, fit).length > 0)
-    onLight(
-      piece && fit !== null ? { piece: piece.id, measures: measuresOf(alternatives, piece.id, fit) } : NOTHING_LIT,
-    )
+    light(piece && fit !== null ? { piece: piece.id, measures: measuresOf(alternatives, piece.id, fit) } : NOTHING_LIT)
   }
   return (
     <aside
@@ -55,27 +48,21 @@ export function FiguresAside({ book, view, pieces, lit, onLight }: FiguresAsideP
           {pieces.map((piece) => (
             <section key={piece.id}>
               {pieces.length > 1 && <h2 className="mt-2 px-2 text-lg">{pieceName(piece)}</h2>}
-              <Measures
-                piece={piece}
-                lit={litOn(piece)}
-                alternatives={alternatives}
-                isOneOfSeveral={design.pieces.length > 1}
-                onLight={(measures) => onLight({ piece: piece.id, measures })}
-              />
+              <Measures piece={piece} alternatives={alternatives} isOneOfSeveral={design.pieces.length > 1} />
             </section>
           ))}
           <h2 className="mt-3 mb-1 border-t border-line px-2 pt-3 text-lg">{words('fits.title')}</h2>
           <Fits
             isOneOfSeveral={design.pieces.length > 1}
             checks={design.checks}
-            lit={fitsOf(alternatives, lit.piece, lit.measures)}
+            alternatives={alternatives}
             onRemedy={(changes) => book.set(changes)}
             onPoint={pointAtFit}
           />
           {pieces[0] && <GoesWith book={book} view={view} piece={pieces[0]} />}
         </Tabs.Content>
         <Tabs.Content value="steps">
-          <Steps design={design} lit={lit} onLight={onLight} />
+          <Steps design={design} />
         </Tabs.Content>
       </Tabs.Root>
     </aside>

@@ -32,7 +32,7 @@ function show(checks: Check[], isOneOfSeveral = false) {
   const onRemedy = vi.fn<(changes: Change[]) => void>()
   render(
     <Fits
-      lit={new Set()}
+      alternatives={null}
       onPoint={() => undefined}
       checks={checks}
       isOneOfSeveral={isOneOfSeveral}

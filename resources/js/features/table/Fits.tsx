@@ -1,84 +1,91 @@
-import type { Change, Check } from '@/api/client'
+import type { Alternative, Change, Check } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
 import { words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
-import { fitKey } from './useAlternatives'
+import { useLit } from './lit'
+import { fitKey, fitsOf } from './useAlternatives'
 
 interface FitsProps {
   checks: Check[]
   /** Whether the design has more than one piece, so that a fit says which it is about. */
   isOneOfSeveral: boolean
-  /** The fits that hang on what is pointed at. */
-  lit: Set<string>
+  /** What each figure would do, so that the fits light up that hang on what is pointed at. */
+  alternatives: Alternative[] | null
   onRemedy: (changes: Change[]) => void
   onPoint: (fit: string | null) => void
 }
 
 /** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */
-export function Fits({ checks, isOneOfSeveral, lit, onRemedy, onPoint }: FitsProps) {
+export function Fits({ checks, ...rest }: FitsProps) {
   const worstFirst = [...checks].sort(
     (a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack,
   )
   return (
     <ul className="space-y-0.5">
       {worstFirst.map((check) => (
-        <li
-          key={fitKey(check)}
-          data-check={check.id}
-          data-ok={check.ok}
-          data-lit={lit.has(fitKey(check))}
-          className="rounded-lg data-[lit=true]:bg-live-wash"
-          tabIndex={0}
-          onPointerEnter={() => onPoint(fitKey(check))}
-          onPointerLeave={() => onPoint(null)}
-          onFocus={() => onPoint(fitKey(check))}
-          onBlur={() => onPoint(null)}
-        >
-          <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_5rem_4rem] items-center gap-3 px-2 py-1">
-            <span className="leading-tight">
-              {words(`check.${check.id}`)}
-              {check.piece && isOneOfSeveral && ` (${pieceName({ id: check.piece, count: 1 })})`}
-              {check.ok && check.critical && (
-                <span className="block text-[0.92rem] font-semibold text-warn">{words('check.critical')}</span>
-              )}
-            </span>
-            <Gauge check={check} />
-            <span className={`text-right text-lg font-semibold ${check.ok ? '' : 'text-warn'}`}>
-              {check.have === check.bare && check.ok ? (
-                words('check.exact')
-              ) : (
-                <Figure text={check.ok ? check.text.spare : check.text.slack} />
-              )}
-            </span>
-          </div>
-          {!check.ok && (
-            <div className="mx-2 mb-2 rounded-lg border border-warn bg-warn-wash p-3 text-warn">
-              <p className="leading-snug">
-                <Said
-                  of={`check.${check.id}.fails`}
-                  params={{ need: check.text.need, have: check.text.have, short: check.text.slack.replace('-', '') }}
-                />
-              </p>
-              {check.remedies.map((remedy) => (
-                <button
-                  key={JSON.stringify(remedy.edits)}
-                  data-remedy={remedy.id}
-                  type="button"
-                  className="mt-2 flex min-h-11 w-full cursor-pointer items-center rounded-lg border border-warn bg-panel px-3 py-1.5 text-left font-semibold hover:bg-paper"
-                  onClick={() => onRemedy(remedy.edits)}
-                >
-                  <span>
-                    <Said of={`remedy.${remedy.id}`} params={remedyParams(remedy.params)} />
-                  </span>
-                </button>
-              ))}
-              {check.remedies.length === 0 && <p className="mt-1">{words('check.no-remedy')}</p>}
-            </div>
-          )}
-        </li>
+        <Row key={fitKey(check)} check={check} {...rest} />
       ))}
     </ul>
+  )
+}
+
+function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<FitsProps, 'checks'> & { check: Check }) {
+  const isLit = useLit((lit) => fitsOf(alternatives, lit.piece, lit.measures).has(fitKey(check)))
+  return (
+    <li
+      data-check={check.id}
+      data-ok={check.ok}
+      data-lit={isLit}
+      className="rounded-lg data-[lit=true]:bg-live-wash"
+      tabIndex={0}
+      onPointerEnter={() => onPoint(fitKey(check))}
+      onPointerLeave={() => onPoint(null)}
+      onFocus={() => onPoint(fitKey(check))}
+      onBlur={() => onPoint(null)}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_5rem_4rem] items-center gap-3 px-2 py-1">
+        <span className="leading-tight">
+          {words(`check.${check.id}`)}
+          {check.piece && isOneOfSeveral && ` (${pieceName({ id: check.piece, count: 1 })})`}
+          {check.ok && check.critical && (
+            <span className="block text-[0.92rem] font-semibold text-warn">{words('check.critical')}</span>
+          )}
+        </span>
+        <Gauge check={check} />
+        <span className={`text-right text-lg font-semibold ${check.ok ? '' : 'text-warn'}`}>
+          {check.have === check.bare && check.ok ? (
+            words('check.exact')
+          ) : (
+            <Figure text={check.ok ? check.text.spare : check.text.slack} />
+          )}
+        </span>
+      </div>
+      {!check.ok && (
+        <div className="mx-2 mb-2 rounded-lg border border-warn bg-warn-wash p-3 text-warn">
+          <p className="leading-snug">
+            <Said
+              of={`check.${check.id}.fails`}
+              params={{ need: check.text.need, have: check.text.have, short: check.text.slack.replace('-', '') }}
+            />
+          </p>
+          {check.remedies.map((remedy) => (
+            <button
+              key={JSON.stringify(remedy.edits)}
+              data-remedy={remedy.id}
+              type="button"
+              className="mt-2 flex min-h-11 w-full cursor-pointer items-center rounded-lg border border-warn bg-panel px-3 py-1.5 text-left font-semibold hover:bg-paper"
+              onClick={() => onRemedy(remedy.edits)}
+            >
+              <span>
+                <Said of={`remedy.${remedy.id}`} params={remedyParams(remedy.params)} />
+              </span>
+            </button>
+          ))}
+          {check.remedies.length === 0 && <p className="mt-1">{words('check.no-remedy')}</p>}
+        </div>
+      )}
+    </li>
   )
 }
 

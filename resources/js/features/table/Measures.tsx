@@ -3,56 +3,62 @@ import { Collapsible } from 'radix-ui'
 import type { Alternative, Piece, Term } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
+import { light, NOTHING_LIT, useIsLit } from './lit'
 import { measureRows, rowNote, type MeasureRow } from './measureRows'
 import { pieceName } from '@/ui/pieceName'
 
 interface MeasuresProps {
   piece: Piece
-  lit: number[]
   alternatives: Alternative[] | null
   /** Whether the design has more than one piece, so that a fit says which it is about. */
   isOneOfSeveral: boolean
-  onLight: (measures: number[]) => void
 }
 
 /** What the hand sets, in the order it is set; each figure opens into what it is made of, and what a step up or down would do. */
-export function Measures({ piece, lit, alternatives, isOneOfSeveral, onLight }: MeasuresProps) {
+export function Measures({ piece, alternatives, isOneOfSeveral }: MeasuresProps) {
   return (
     <ol className="divide-y divide-line">
-      {measureRows(piece).map((row) => {
-        const note = rowNote(row)
-        return (
-          <li key={row.key + row.measures.join()}>
-            <Collapsible.Root>
-              <Collapsible.Trigger
-                className={`group flex w-full cursor-pointer items-center gap-3 rounded-lg px-2 py-2.5 text-left hover:bg-live-wash ${
-                  row.measures.some((measure) => lit.includes(measure)) ? 'bg-live-wash' : ''
-                }`}
-                onPointerEnter={() => onLight(row.measures)}
-                onPointerLeave={() => onLight([])}
-                onFocus={() => onLight(row.measures)}
-                onBlur={() => onLight([])}
-              >
-                <span className="flex-1">
-                  <span className="block text-[1.06rem] leading-snug font-semibold">{words(row.key)}</span>
-                  {note && <span className="block text-[0.95rem] leading-snug text-soft">{note}</span>}
-                </span>
-                <Figure text={row.text} className="text-[1.9rem] leading-none font-semibold" />
-                <ChevronDown
-                  aria-hidden="true"
-                  className="size-5 shrink-0 text-soft transition-transform group-data-[state=open]:rotate-180"
-                />
-                <span className="sr-only">{words('measure.why')}</span>
-              </Collapsible.Trigger>
-              <Collapsible.Content>
-                <MadeOf terms={row.madeOf} total={row.text} />
-                <StepsAway {...{ piece, row, alternatives, isOneOfSeveral }} />
-              </Collapsible.Content>
-            </Collapsible.Root>
-          </li>
-        )
-      })}
+      {measureRows(piece).map((row) => (
+        <Row key={row.key + row.measures.join()} {...{ piece, row, alternatives, isOneOfSeveral }} />
+      ))}
     </ol>
+  )
+}
+
+function Row({ piece, row, alternatives, isOneOfSeveral }: MeasuresProps & { row: MeasureRow }) {
+  const note = rowNote(row)
+  const isLit = useIsLit(piece.id, row.measures)
+  const lightThese = () => light({ piece: piece.id, measures: row.measures })
+  const lightNone = () => light(NOTHING_LIT)
+  return (
+    <li>
+      <Collapsible.Root>
+        <Collapsible.Trigger
+          className={`group flex w-full cursor-pointer items-center gap-3 rounded-lg px-2 py-2.5 text-left hover:bg-live-wash ${
+            isLit ? 'bg-live-wash' : ''
+          }`}
+          onPointerEnter={lightThese}
+          onPointerLeave={lightNone}
+          onFocus={lightThese}
+          onBlur={lightNone}
+        >
+          <span className="flex-1">
+            <span className="block text-[1.06rem] leading-snug font-semibold">{words(row.key)}</span>
+            {note && <span className="block text-[0.95rem] leading-snug text-soft">{note}</span>}
+          </span>
+          <Figure text={row.text} className="text-[1.9rem] leading-none font-semibold" />
+          <ChevronDown
+            aria-hidden="true"
+            className="size-5 shrink-0 text-soft transition-transform group-data-[state=open]:rotate-180"
+          />
+          <span className="sr-only">{words('measure.why')}</span>
+        </Collapsible.Trigger>
+        <Collapsible.Content>
+          <MadeOf terms={row.madeOf} total={row.text} />
+          <StepsAway {...{ piece, row, alternatives, isOneOfSeveral }} />
+        </Collapsible.Content>
+      </Collapsible.Root>
+    </li>
   )
 }
 

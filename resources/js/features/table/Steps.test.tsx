@@ -26,7 +26,7 @@ const piece = (id: string) =>
   }) as unknown as Piece
 
 const show = (steps: Step[], pieces = [piece('tray'), piece('lid')]) =>
-  render(<Steps design={{ steps, pieces } as unknown as Sized} onLight={() => undefined} />)
+  render(<Steps design={{ steps, pieces } as unknown as Sized} />)
 
 describe('Steps', () => {
   it('writes each step with its figure, its turn and its advice', () => {

@@ -2,47 +2,46 @@ import type { Piece, Sized, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { pieceName } from '@/ui/pieceName'
 import { hasWords, listed, words, wordsAround } from '@/words'
+import { light, NOTHING_LIT, useIsLit } from './lit'
 
 /** The work in order, in words. */
 interface StepsProps {
   design: Sized
-  /** The measures pointed at, to show the steps that set them. */
-  lit?: { piece: string; measures: number[] }
-  onLight: (lit: { piece: string; measures: number[] }) => void
 }
 
-export function Steps({ design, lit, onLight }: StepsProps) {
+export function Steps({ design }: StepsProps) {
   return (
     <ol className="space-y-0.5">
-      {design.steps.map((step, i) => {
-        const piece = design.pieces.find((one) => one.id === step.piece)
-        return (
-          <li
-            key={i}
-            className={`grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash ${
-              lit?.piece === step.piece && step.measures.some((measure) => lit.measures.includes(measure))
-                ? 'bg-live-wash'
-                : ''
-            }`}
-            onPointerEnter={() => onLight({ piece: step.piece, measures: step.measures })}
-            onPointerLeave={() => onLight({ piece: step.piece, measures: [] })}
-          >
-            <span className="text-right pr-2.5 text-soft">{i + 1}</span>
-            <span>
-              {piece && design.pieces.length > 1 && design.steps[i - 1]?.piece !== step.piece && (
-                <strong className="mr-1.5 font-serif">{pieceName(piece)}.</strong>
-              )}
-              <StepWords step={step} piece={piece} />
-              {step.advice.map((advice) => (
-                <span key={advice} className="block text-[0.95rem] leading-snug text-soft">
-                  {words(`advice.${advice}`)}
-                </span>
-              ))}
-            </span>
-          </li>
-        )
-      })}
+      {design.steps.map((step, i) => (
+        <Row key={i} design={design} step={step} number={i + 1} />
+      ))}
     </ol>
+  )
+}
+
+/** One step; it lights up with the measures it sets. */
+function Row({ design, step, number }: StepsProps & { step: Step; number: number }) {
+  const piece = design.pieces.find((one) => one.id === step.piece)
+  const isLit = useIsLit(step.piece, step.measures)
+  return (
+    <li
+      className={`grid grid-cols-[1.8rem_1fr] rounded-lg px-2 py-1.5 hover:bg-live-wash ${isLit ? 'bg-live-wash' : ''}`}
+      onPointerEnter={() => light({ piece: step.piece, measures: step.measures })}
+      onPointerLeave={() => light(NOTHING_LIT)}
+    >
+      <span className="text-right pr-2.5 text-soft">{number}</span>
+      <span>
+        {piece && design.pieces.length > 1 && design.steps[number - 2]?.piece !== step.piece && (
+          <strong className="mr-1.5 font-serif">{pieceName(piece)}.</strong>
+        )}
+        <StepWords step={step} piece={piece} />
+        {step.advice.map((advice) => (
+          <span key={advice} className="block text-[0.95rem] leading-snug text-soft">
+            {words(`advice.${advice}`)}
+          </span>
+        ))}
+      </span>
+    </li>
   )
 }
 

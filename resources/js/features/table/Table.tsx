@@ -1,15 +1,17 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo } from 'react'
 import { Link } from 'react-router'
 import type { Catalogue, DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { words } from '@/words'
 import { openDraftBook, type DraftBook } from './draftBook'
-import { Board, type Lit } from './drawing/Board'
+import { LitBoard } from './drawing/Board'
 import { Legend } from './drawing/Legend'
-import { FiguresAside, NOTHING_LIT } from './FiguresAside'
+import { FiguresAside } from './FiguresAside'
+import { light, NOTHING_LIT } from './lit'
 import { Sentence } from './sentence/Sentence'
 import { TopBar } from './TopBar'
 import { useShown, useViewKeys } from './useShown'
+import { usePicture } from './usePicture'
 import { ViewBar } from './ViewBar'
 
 const FoldView = lazy(() => import('./fold/FoldView'))
@@ -71,7 +73,9 @@ interface LaidProps {
 
 function Laid({ book, view, catalogue }: LaidProps) {
   const trouble = book.use((state) => state.trouble)
-  const [lit, setLit] = useState<Lit>(NOTHING_LIT)
+  const isSaved = book.use((state) => state.saving === 'saved')
+  const picture = usePicture(view.id, view.spec, isSaved)
+  useEffect(() => () => light(NOTHING_LIT), [view.id])
   const { design } = view
   const shown = useShown(design.pieces)
   useViewKeys(shown.set)
@@ -101,31 +105,29 @@ function Laid({ book, view, catalogue }: LaidProps) {
         </div>
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]">
           <section aria-label={words('sheet.section')} className="flex min-h-0 min-w-0 flex-col px-4 pt-2 pb-1">
-            <ViewBar view={view} shown={shown} />
+            <ViewBar view={view} shown={shown} picture={picture} />
             <div className="relative min-h-0 flex-1">
               {isFold ? (
                 <Suspense fallback={<p className="p-6 text-soft">{words('fold.loading')}</p>}>
                   <FoldView
                     pieces={design.pieces}
                     chosen={shown.chosen}
-                    picture={view.picture}
+                    picture={picture}
                     colour={view.choices['/paper/colour']}
                   />
                 </Suspense>
               ) : (
-                <Board
+                <LitBoard
                   design={design}
                   pieces={pieces}
                   isToOneScale={shown.isToOneScale}
-                  lit={lit}
                   colour={view.choices['/paper/colour']}
-                  onLight={setLit}
                 />
               )}
             </div>
             {!isFold && <Legend pieces={pieces} />}
           </section>
-          <FiguresAside book={book} view={view} pieces={pieces} lit={lit} onLight={setLit} />
+          <FiguresAside book={book} view={view} pieces={pieces} />
         </div>
       </main>
     </div>

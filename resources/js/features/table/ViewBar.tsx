@@ -1,4 +1,4 @@
-import type { DesignView } from '@/api/client'
+import type { DesignView, Still as Picture } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Still } from '@/ui/Still'
 import { words } from '@/words'
@@ -8,8 +8,15 @@ import type { Shown } from './useShown'
 /** Thinner than this, nobody asks how thick it is. */
 const THICK_MM = 6
 
+interface ViewBarProps {
+  view: DesignView
+  shown: Shown
+  /** Null until it is known. */
+  picture: Picture | null
+}
+
 /** Flat or folding, which piece, and how large the finished thing is. */
-export function ViewBar({ view, shown }: { view: DesignView; shown: Shown }) {
+export function ViewBar({ view, shown, picture }: ViewBarProps) {
   const { design } = view
   const isSeveral = design.pieces.length > 1
   return (
@@ -47,7 +54,7 @@ export function ViewBar({ view, shown }: { view: DesignView; shown: Shown }) {
             aria-label={words('view.to-fold')}
             onClick={() => shown.set('view', 'fold')}
           >
-            <Still of={view.picture} />
+            {picture && <Still of={picture} />}
           </button>
         )}
         <figcaption className="text-[0.95rem] leading-tight text-soft">

@@ -7,15 +7,10 @@ import { pieceName } from '@/ui/pieceName'
 import { Labels } from './Labels'
 import { placeLabels } from './labels'
 import { labelsOf } from './labelsOf'
+import { light, NOTHING_LIT, useLit, type Lit } from '../lit'
 import { through, viewsOf } from './layout'
 import { PieceDrawing } from './PieceDrawing'
 import { useLens } from './useLens'
-
-/** Measures pointed at, on one piece. */
-export interface Lit {
-  piece: string
-  measures: number[]
-}
 
 interface BoardProps {
   design: Sized
@@ -23,12 +18,19 @@ interface BoardProps {
   isToOneScale?: boolean
   /** Pixels to a millimetre, where it must be the same as elsewhere. */
   scale?: number
-  lit: Lit
+  lit?: Lit
   colour?: string | undefined
   /** Whether it can be looked at more closely. */
   hasLens?: boolean
-  onLight: (lit: Lit) => void
+  onLight?: (lit: Lit) => void
 }
+
+/** The board on which whatever is pointed at lights up. */
+export function LitBoard(props: Omit<BoardProps, 'lit' | 'onLight'>) {
+  return <Board {...props} lit={useLit()} onLight={light} />
+}
+
+const nothing = () => undefined
 
 /** The sheets on the table, to scale, with everything that is set, cut, folded and glued. */
 export const Board = memo(function Board({
@@ -36,10 +38,10 @@ export const Board = memo(function Board({
   pieces,
   isToOneScale = true,
   scale,
-  lit,
+  lit = NOTHING_LIT,
   colour,
   hasLens = true,
-  onLight,
+  onLight = nothing,
 }: BoardProps) {
   const [ref, size] = useSize<HTMLDivElement>()
   const { lens, attach, by, reset, keepWithin } = useLens()

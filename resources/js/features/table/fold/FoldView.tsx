@@ -16,7 +16,8 @@ interface FoldViewProps {
   /** The piece shown by itself; null for all that belong together. */
   chosen: string | null
   /** What is shown where the browser draws nothing in space. */
-  picture: Picture
+  /** Null until it is known. */
+  picture: Picture | null
   /** The colour of the paper, where it is known. */
   colour?: string | undefined
 }
@@ -112,9 +113,7 @@ export default function FoldView({ pieces, chosen, picture, colour: paper }: Fol
           />
         ) : (
           <figure className="absolute inset-0 flex flex-col items-center justify-center gap-2 p-4">
-            <div className="min-h-0 w-full flex-1">
-              <Still of={picture} label={words('fold.still')} />
-            </div>
+            <div className="min-h-0 w-full flex-1">{picture && <Still of={picture} label={words('fold.still')} />}</div>
             <figcaption className="text-soft">{words('fold.no-webgl')}</figcaption>
           </figure>
         )}
