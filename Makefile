@@ -15,11 +15,12 @@ types:
 	npx tsc --noEmit
 
 analyse:
-	vendor/bin/phpstan analyse -c core/phpstan.neon --no-progress --memory-limit=1G
+	core/vendor/bin/phpstan analyse -c core/phpstan.neon --no-progress --memory-limit=1G
 	vendor/bin/phpstan analyse --no-progress --memory-limit=2G
 
+# In its own vendor folder, where nothing of the application can be found.
 core:
-	vendor/bin/phpunit -c core/phpunit.xml
+	core/vendor/bin/phpunit -c core/phpunit.xml
 
 app:
 	vendor/bin/phpunit
@@ -32,7 +33,7 @@ journeys:
 
 # The properties on many more random requests than `make check` has time for: some 100,000 over all makes.
 property:
-	GIMBO_PROPERTY_RUNS=$(or $(RUNS),9100) vendor/bin/phpunit -c core/phpunit.xml core/tests/Property
+	GIMBO_PROPERTY_RUNS=$(or $(RUNS),9100) core/vendor/bin/phpunit -c core/phpunit.xml core/tests/Property
 
 bench:
 	bench/run

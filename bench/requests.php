@@ -3,33 +3,47 @@
 declare(strict_types=1);
 
 /*
- * Times requests in turn against the address given, so that a drift of the machine meets them all alike.
+ * Times requests in turn against the addresses given, so that a drift of the machine meets them all alike; two addresses compare
+ * two builds.
  */
 
-$base = $argv[1];
-$spec = ['make' => 'diagonal-envelope', 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1 mm', 'count' => 1]];
-$handle = client($base);
-$id = json_decode($handle('POST', '/designs', ['name' => 'Bench', 'spec' => $spec]), true)['id'];
-$requests = [
-    'empty route' => fn () => $handle('GET', '/ping'),
-    'size' => fn () => $handle('POST', '/size', ['spec' => $spec]),
-    'edit, kept' => fn () => $handle('POST', "/designs/$id/edits", ['id' => uuid(), 'gesture' => 'bench', 'changes' => [['at' => '/holds/width', 'to' => '5 '.random_int(1, 15).'/16 in']]]),
-];
-$times = array_fill_keys(array_keys($requests), []);
+$bases = array_slice($argv, 1);
+$card = ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1 mm', 'count' => 1];
+$envelope = ['make' => 'diagonal-envelope', 'holds' => $card];
+$tray = ['make' => 'tray-and-lid', 'holds' => $card, 'options' => ['trayWall' => 'doubled', 'lidWall' => 'doubled']];
+$requests = [];
+foreach ($bases as $base) {
+    $handle = client($base);
+    $start = fn (array $spec): string => json_decode($handle('POST', '/designs', ['name' => 'Bench', 'spec' => $spec]), true)['id'];
+    $edit = fn (string $id): string => $handle('POST', "/designs/$id/edits", ['id' => uuid(), 'gesture' => 'bench', 'changes' => [['at' => '/holds/width', 'to' => '5 '.random_int(1, 15).'/16 in']]]);
+    [$envelopeId, $trayId] = [$start($envelope), $start($tray)];
+    $requests[$base] = [
+        'empty route' => fn () => $handle('GET', '/ping'),
+        'size' => fn () => $handle('POST', '/size', ['spec' => $envelope]),
+        'edit, kept' => fn () => $edit($envelopeId),
+        'edit, kept: doubled tray' => fn () => $edit($trayId),
+    ];
+}
+$times = [];
 for ($run = 0; $run < 220; $run++) {
-    foreach ($requests as $name => $request) {
-        $start = hrtime(true);
-        $request();
-        $run >= 20 && $times[$name][] = (hrtime(true) - $start) / 1e6;
+    foreach ($requests as $base => $some) {
+        foreach ($some as $name => $request) {
+            $start = hrtime(true);
+            $request();
+            $run >= 20 && $times[$base][$name][] = (hrtime(true) - $start) / 1e6;
+        }
     }
 }
-$medians = array_map(function (array $some): float {
-    sort($some);
+foreach ($times as $base => $some) {
+    count($bases) > 1 && print "$base\n";
+    $medians = array_map(function (array $all): float {
+        sort($all);
 
-    return $some[intdiv(count($some), 2)];
-}, $times);
-foreach ($medians as $name => $median) {
-    printf("%-12s median %5.1f ms, %.2f times the empty route\n", $name, $median, $median / $medians['empty route']);
+        return $all[intdiv(count($all), 2)];
+    }, $some);
+    foreach ($medians as $name => $median) {
+        printf("%-24s median %5.1f ms, %4.1f over the empty route, %.2f times it\n", $name, $median, $median - $medians['empty route'], $median / $medians['empty route']);
+    }
 }
 
 /** @return Closure(string, string, mixed=): string */

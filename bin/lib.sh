@@ -56,6 +56,14 @@ install_php_packages() {
   fi
 }
 
+install_core_test_packages() {
+  if [ ! -d core/vendor ] || changed core core/composer.json; then
+    say 'Installing what the core is tested with …'
+    composer install --quiet --working-dir=core || fail 'composer install in core/ did not succeed.'
+    stamp core core/composer.json
+  fi
+}
+
 install_node_packages() {
   if [ ! -d node_modules ] || changed npm package-lock.json; then
     say 'Installing front-end packages …'

@@ -11,7 +11,7 @@ use PHPUnit\Framework\TestCase;
 
 /**
  * Whole results for a dozen requests, so that nothing changes unseen. They prove no figure right: the other tests do.
- * After a change that is meant, `GIMBO_GOLDEN=write vendor/bin/phpunit -c core --filter Golden` writes them anew.
+ * After a change that is meant, `GIMBO_GOLDEN=write core/vendor/bin/phpunit -c core --filter Golden` writes them anew.
  */
 final class GoldenTest extends TestCase
 {
