@@ -1,6 +1,6 @@
 # What CI runs is `make check`; bin/test installs what it needs and calls it.
 
-.PHONY: check style types analyse core app units journeys property bench screenshots same
+.PHONY: check style types analyse core app units journeys property bench screenshots same planted
 
 check: types style analyse core app units journeys
 
@@ -45,3 +45,7 @@ screenshots:
 # Holds today's results against those of a commit: `make same COMMIT=main`; `LINE=` writes one difference out.
 same:
 	bench/same/run $(COMMIT) $(or $(RUNS),2000) $(LINE)
+
+# Plants small faults in the core's rules, one after another, and runs the tests that must find each (no golden files among them).
+planted:
+	php bench/planted/run.php $(ONLY)

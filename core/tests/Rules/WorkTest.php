@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Tests\Rules;
+
+use Gimbo\Core\Crease\Face;
+use Gimbo\Core\Crease\FoldedBox;
+use Gimbo\Core\Crease\JoinEnd;
+use Gimbo\Core\Crease\Overlap;
+use Gimbo\Core\Crease\Side;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Exchange\HpglFile;
+use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Sizing;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Tests\Specs;
+use Gimbo\Core\Work\ByTool;
+use Gimbo\Core\Work\FoldPlan;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What lies on what, in which order it is done, and what a machine is told; worked out by hand or by the geometry alone. */
+final class WorkTest extends TestCase
+{
+    private const CARD = ['system' => 'metric', 'holds' => ['width' => '150 mm', 'height' => '100 mm', 'thickness' => '4 mm'], 'paper' => ['caliper' => '0.3 mm']];
+
+    /** In a letter fold the narrower panel, by 1 mm and the paper, is folded in first and lies under the other; in a Z they lie on both sides of the back. */
+    public function test_letter_and_z_folds_and_their_layers(): void
+    {
+        $letter = self::sized(['make' => 'folded-card', 'options' => ['fold' => 'letter']] + self::CARD);
+        // 150 − 1 − 0.3 = 148.7, scored at 148; the panel over it at 150 from the other end, the back what is left of 448.
+        self::assertSame([148.0, 150.0], array_values(array_filter(array_map(fn ($m) => $m->kind->value === 'score' ? $m->at->toMillimetres() : null, $letter->pieces[0]->measures))));
+        self::assertSame(448.0, $letter->pieces[0]->sheet->width->toMillimetres());
+        self::assertSame(['back', 'front', 'flap'], self::layers($letter));
+        self::assertSame(['front', 'back', 'flap'], self::layers(self::sized(['make' => 'folded-card', 'options' => ['fold' => 'z']] + self::CARD)));
+        $front = $letter->pieces[0]->pattern()->polygon($letter->pieces[0]->pattern()->faceNamed('front'));
+        self::assertEqualsWithDelta(148.0 * 100, $front->area(), 1e-6, 'the narrower panel is the one folded in first');
+    }
+
+    /** All cuts, then every score and punch by its setting, then the rest piece by piece; each step once. */
+    #[DataProvider('makes')]
+    public function test_by_tool_each_tool_is_in_hand_once(string $make): void
+    {
+        $design = self::sized(['make' => $make] + self::CARD);
+        $order = ByTool::order($design);
+        self::assertEqualsCanonicalizing(array_keys($design->steps()), $order);
+        $phase = fn (Deed $deed): int => match ($deed) {
+            Deed::Cut => 0, Deed::Score, Deed::Punch => 1, default => 2,
+        };
+        $steps = array_map(fn (int $i) => $design->steps()[$i], $order);
+        $phases = array_map(fn ($step) => $phase($step->do), array_values(array_filter($steps, fn ($step) => $step->do !== Deed::TryFit)));
+        $sorted = $phases;
+        sort($sorted);
+        self::assertSame($sorted, $phases);
+        // One setting after another: once a reading is left it does not come again.
+        $readings = [];
+        foreach ($steps as $step) {
+            if ($phase($step->do) === 1) {
+                $measure = $design->piece($step->piece)?->measures[$step->measures[0]];
+                $reading = "{$measure?->tool->value} {$measure?->at->ticks}";
+                $reading === end($readings) || $readings[] = $reading;
+            }
+        }
+        self::assertSame(array_values(array_unique($readings)), $readings);
+    }
+
+    /** Scores with pen 1, cuts with pen 2, 40 units a millimetre; turned a quarter to the left, x is the sheet's height less y, and y is x. */
+    public function test_a_machines_pens_and_a_sheet_that_is_turned(): void
+    {
+        $piece = self::sized(['make' => 'folded-card'] + self::CARD)->pieces[0];
+        self::assertSame("IN;\nSP1;\nPU6000,0;PD6000,4000;\nSP2;\nPU0,0;PD12000,0,12000,4000,0,4000,0,0;\nPU0,0;SP0;\n", HpglFile::write($piece));
+        self::assertSame("IN;\nSP1;\nPU4000,6000;PD0,6000;\nSP2;\nPU4000,0;PD4000,12000,0,12000,0,0,4000,0;\nPU0,0;SP0;\n", HpglFile::write($piece, isTurned: true));
+    }
+
+    /** An odd-shaped thing lies as it is: its box's lower left corner, its right and its upper side where those of the room are, not mirrored. */
+    public function test_an_outline_is_not_mirrored(): void
+    {
+        $tag = [[0, 0], [150, 0], [150, 100], [40, 100], [0, 60]];
+        foreach (['straight-envelope', 'diagonal-envelope', 'tray-and-lid'] as $make) {
+            $piece = self::sized(['make' => $make, 'holds' => self::CARD['holds'] + ['outline' => $tag]] + self::CARD)->pieces[0];
+            $room = $piece->contents()->points ?? [];
+            $outline = $piece->outline()->points ?? [];
+            self::assertCount(5, $outline);
+            // The three whole corners of the tag are the room's own; the fourth is cut off where the tag's is.
+            foreach ([0, 1, 2] as $corner) {
+                self::assertLessThan(0.001, $outline[$corner]->minus($room[$corner])->length(), "$make, corner $corner");
+            }
+            self::assertEqualsWithDelta([40.0, 40.0], [$outline[3]->minus($room[3])->length(), $outline[4]->minus($room[3])->length()], 0.001, $make);
+        }
+    }
+
+    /** A mat 4 mm inside a panel of 150 is 142 wide and is cut at 140 by a trimmer in steps of 5: never larger than it may be. */
+    public function test_mats_are_rounded_down_to_what_can_be_cut(): void
+    {
+        $design = self::sized(['make' => 'folded-card', 'border' => '4 mm', 'tools' => ['cut' => '5 mm']] + self::CARD);
+        foreach ($design->pieces[0]->mats() as $mat) {
+            self::assertSame([140.0, 90.0], [$mat->rectangle->width->toMillimetres(), $mat->rectangle->height->toMillimetres()]);
+        }
+        self::assertCount(2, $design->pieces[0]->mats());
+    }
+
+    /** Divider tabs of 2 in stand from one side to the other at equal distances, half an inch above the divider: three on 140 at 0, 44.6 and 89.2. */
+    public function test_divider_tabs_are_staggered_from_side_to_side(): void
+    {
+        $design = self::sized(['make' => 'slope-box', 'options' => ['dividers' => 3]] + self::CARD);
+        $dividers = array_values(array_filter($design->pieces, fn ($piece) => str_starts_with($piece->id, 'divider')));
+        [$width, $height] = [$dividers[0]->sheet->width->toMillimetres(), $dividers[0]->sheet->height->toMillimetres()];
+        foreach ($dividers as $n => $divider) {
+            $top = array_map(fn (Point $p) => $p->x, array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - $height) < 1e-6));
+            $from = $n * ($width - 50.8) / 2;
+            self::assertEqualsWithDelta([$from, $from + 50.8], [min($top ?: [0]), max($top ?: [0])], 1e-6);
+            $shoulders = array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - ($height - 12.7)) < 1e-6);
+            self::assertNotSame([], $shoulders);
+        }
+    }
+
+    /** The sides that a join names do meet: folded, and put where its piece belongs, each partner's side looks at the other's. */
+    #[DataProvider('makes')]
+    public function test_joined_sides_face_one_another_in_one_plane(string $make): void
+    {
+        mt_srand(31);
+        $met = 0;
+        for ($run = 0; $run < 60; $run++) {
+            $design = self::sized(Specs::random($make));
+            foreach ($design->joins() as $join) {
+                $ends = [self::folded($design, $join->face), self::folded($design, $join->onto)];
+                if ($make === 'note-wallet') {
+                    continue; // Its pieces have no place among one another.
+                }
+                [[$a, $from], [$b, $onto]] = $ends;
+                self::assertEqualsWithDelta(-1.0, $a->dot($b), 1e-6, "{$join->face->face} on {$join->onto->face} looks the wrong way");
+                // Paper on paper is drawn a little apart, the strips of a lantern by all their layers.
+                $lift = ($join->isWithinOnePiece() ? 2 : 12) * Place::lift($design->request->paper);
+                self::assertEqualsWithDelta(0.0, $b->dot($from->minus($onto)), $lift + 1e-4);
+                $met++;
+            }
+        }
+        self::assertSame(in_array($make, ['folded-card', 'diamond-card', 'slant-gate-card', 'note-wallet'], true), $met === 0);
+    }
+
+    /** Whatever is glued in a step is glued in the pattern, and the other way round; of two partners one is named in the step's faces. */
+    #[DataProvider('makes')]
+    public function test_patterns_and_steps_are_glued_alike(string $make): void
+    {
+        mt_srand(32);
+        for ($run = 0; $run < 60; $run++) {
+            $design = self::sized(Specs::random($make));
+            $said = [];
+            foreach ($design->steps() as $step) {
+                foreach ($step->joins as $join) {
+                    self::assertContains($join->glued->face, $step->faces);
+                    $said[] = self::named($join->face).' '.self::named($join->onto);
+                }
+                self::assertSame($step->do === Deed::Glue, $step->joins !== []);
+            }
+            self::assertEqualsCanonicalizing(array_map(fn ($join) => self::named($join->face).' '.self::named($join->onto), $design->joins()), $said);
+            foreach ($design->pieces as $piece) {
+                foreach ($piece->pattern()->faces as $face) {
+                    $onto = $face->gluedTo === null ? null : $piece->pattern()->faces[$face->gluedTo]->name;
+                    $onto === null || self::assertContains("$piece->id/1/$face->name $piece->id/1/$onto", $said);
+                }
+            }
+        }
+    }
+
+    /** A box that is told to be filled is as large as the smallest of all that can be laid round the folded piece. */
+    #[DataProvider('makes')]
+    public function test_a_filled_box_is_the_smallest(string $make): void
+    {
+        mt_srand(33);
+        for ($run = 0; $run < 40; $run++) {
+            foreach (self::sized(Specs::random($make))->pieces as $piece) {
+                $box = FoldedBox::around($piece->folding(), new Point(1, 0));
+                foreach ($piece->folding()->faces as $corners) {
+                    foreach ($corners as $i => $corner) {
+                        $side = $corners[($i + 1) % count($corners)]->minus($corner);
+                        if ($side->length() < 1e-6) {
+                            continue;
+                        }
+                        $along = $side->unit();
+                        $normal = Overlap::normal($corners);
+                        $volume = 1.0;
+                        $area = [];
+                        foreach ([$along, $normal->cross($along), $normal] as $axis) {
+                            $ats = array_map(fn (Vector $v) => $v->dot($axis), array_merge(...$piece->folding()->faces));
+                            $extent = max($ats ?: [0]) - min($ats ?: [0]);
+                            $volume *= $extent;
+                            $area[] = $extent;
+                        }
+                        $flat = $area[0] * $area[1] + $area[1] * $area[2] + $area[2] * $area[0];
+                        self::assertGreaterThanOrEqual($box->width * $box->height * $box->depth - 0.01, $volume);
+                        $volume > 0.01 || self::assertGreaterThanOrEqual($box->width * $box->height + $box->height * $box->depth + $box->depth * $box->width - 0.01, $flat);
+                    }
+                }
+            }
+        }
+        self::assertSame(40, $run);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function makes(): iterable
+    {
+        foreach (Makes::all()->ids() as $id) {
+            yield $id => [$id];
+        }
+    }
+
+    /** @return array{Vector, Vector} the direction in which the side looks, and a point of the face, where its piece belongs */
+    private static function folded(Design $design, JoinEnd $end): array
+    {
+        $piece = $design->piece($end->piece);
+        self::assertNotNull($piece);
+        $place = $piece->places()[$end->copy - 1] ?? Place::asItLies();
+        $plan = FoldPlan::of($piece, $design);
+        $ring = array_map($place->of(...), $plan->at((float) count($plan->stages))[$piece->pattern()->faceNamed($end->face)]);
+        $normal = Overlap::normal($ring);
+
+        return [$end->side === Side::Inside ? $normal : $normal->times(-1), $ring[0]];
+    }
+
+    private static function named(JoinEnd $end): string
+    {
+        return "$end->piece/$end->copy/$end->face";
+    }
+
+    /** @return list<string> */
+    private static function layers(Design $design): array
+    {
+        $pattern = $design->pieces[0]->pattern();
+
+        return array_map(fn (int $face) => (string) $pattern->faces[$face]->name, $pattern->layers);
+    }
+
+    /** @param array<string, mixed> $spec */
+    private static function sized(array $spec): Design
+    {
+        return Sizing::ofEverything()->size($spec);
+    }
+}
