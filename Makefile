@@ -46,6 +46,7 @@ screenshots:
 same:
 	bench/same/run $(COMMIT) $(or $(RUNS),2000) $(LINE)
 
-# Plants small faults in the core's rules, one after another, and runs the tests that must find each (no golden files among them).
+# Plants small faults one after another and runs the tests that must find each (no golden files among them).
 planted:
-	php bench/planted/run.php $(ONLY)
+	php bench/planted/run.php core $(ONLY)
+	php bench/planted/run.php screens $(ONLY)

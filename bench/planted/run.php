@@ -3,40 +3,47 @@
 declare(strict_types=1);
 
 /*
- * Plants the faults of a list one after another in a copy of the core, and runs the tests that must find each. Prints those that
- * nobody found, and exits 1 if there are any; a fault whose place is not there any more is one of them.
+ * Plants the faults of a list one after another in a copy, and runs the tests that must find each: `php run.php core|screens [NAME]`.
+ * Prints those that nobody found, and exits 1 if there are any; a fault whose place is not there any more is one of them.
  */
 
+$what = $argv[1] ?? 'core';
+$only = $argv[2] ?? '';
 $root = dirname(__DIR__, 2);
 $work = sys_get_temp_dir().'/gimbo-planted-'.getmypid();
-mkdir($work);
+mkdir("$work/core", recursive: true);
 register_shutdown_function(fn () => passthru('rm -rf '.escapeshellarg($work)));
-foreach (['src', 'tests', 'composer.json', 'phpunit.xml'] as $part) {
-    passthru('cp -r '.escapeshellarg("$root/core/$part").' '.escapeshellarg("$work/$part"));
+// The autoloader looks beside itself, so the vendor folder is copied; the screens read the core's kept results.
+$parts = ['core/src', 'core/tests', 'core/composer.json', 'core/phpunit.xml', ...($what === 'core' ? ['core/vendor', 'docs'] : ['resources', 'lang', 'package.json', 'tsconfig.json', 'vite.config.ts', 'vitest.config.ts'])];
+foreach ($parts as $part) {
+    passthru('cp -r '.escapeshellarg("$root/$part").' '.escapeshellarg("$work/$part"));
 }
-// The autoloader looks beside itself, so the vendor folder is copied too; the list of settings stands in docs/.
-passthru('cp -r '.escapeshellarg("$root/core/vendor").' '.escapeshellarg("$work/vendor"));
-$only = $argv[1] ?? '';
-$survived = [];
-$faults = array_filter(require __DIR__.'/core.php', fn (string $name) => str_contains($name, $only), ARRAY_FILTER_USE_KEY);
-$test = function (string $filter) use ($root, $work): int {
-    exec('GIMBO_DOCS='.escapeshellarg("$root/docs").' GIMBO_PROPERTY_RUNS=150 php '.escapeshellarg("$work/vendor/bin/phpunit").' -c '.escapeshellarg("$work/phpunit.xml").' --stop-on-failure --filter '.escapeshellarg($filter).' --exclude-filter Golden 2>&1', $lines, $status);
+$what === 'core' || symlink("$root/node_modules", "$work/node_modules");
+
+[$folder, $command] = $what === 'core'
+    ? ["$work/core/src", 'GIMBO_PROPERTY_RUNS=150 php core/vendor/bin/phpunit -c core/phpunit.xml --stop-on-failure --exclude-filter Golden --filter %s']
+    : ["$work/resources/js/features/table", 'npx vitest run %s'];
+$test = function (string ...$tests) use ($work, $command, $what): int {
+    $named = $what === 'core' ? escapeshellarg(implode('|', $tests)) : implode(' ', array_map(escapeshellarg(...), $tests));
+    exec('cd '.escapeshellarg($work).' && '.sprintf($command, $named).' 2>&1', $lines, $status);
 
     return $status;
 };
+
+$faults = array_filter(require __DIR__."/$what.php", fn (string $name) => str_contains($name, $only), ARRAY_FILTER_USE_KEY);
 // A test that fails without a fault finds none.
-$test(implode('|', array_unique(array_column($faults, 3)))) === 0 || exit("the tests fail before a fault is planted\n");
+$test(...array_unique(array_column($faults, 3))) === 0 || exit("the tests fail before a fault is planted\n");
+$survived = [];
 foreach ($faults as $name => [$file, $find, $put, $filter]) {
-    $path = "$work/src/$file";
-    $before = (string) file_get_contents($path);
+    $before = (string) file_get_contents("$folder/$file");
     if (substr_count($before, $find) !== 1) {
         $survived[] = "$name (its place in $file is not there once)";
 
         continue;
     }
-    file_put_contents($path, str_replace($find, $put, $before));
+    file_put_contents("$folder/$file", str_replace($find, $put, $before));
     $status = $test($filter);
-    file_put_contents($path, $before);
+    file_put_contents("$folder/$file", $before);
     echo $status === 0 ? 'SURVIVED' : 'caught  ', "  $name\n";
     $status === 0 && $survived[] = $name;
 }

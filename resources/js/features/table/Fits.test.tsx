@@ -65,6 +65,13 @@ describe('Fits', () => {
     )
   })
 
+  it('draws what there is, what a slip leaves of it, and what was asked for', () => {
+    // 8 to spare of which a slip takes 1, 6 asked for: on a gauge of twice what was asked.
+    show([check({})])
+    const [, have, left, asked] = [...screen.getByRole('img').children].map((part) => (part as HTMLElement).style)
+    expect([have?.width, left?.width, asked?.left]).toEqual(['66.7%', '58.3%', '50%'])
+  })
+
   it('says what is short and offers what mends it', async () => {
     const edits = [{ at: '/paper/sheet/width', to: '12 in' }]
     const onRemedy = show([

@@ -64,7 +64,76 @@ describe('the fold', () => {
   })
 })
 
+const ofMake = (make: string): Sized => {
+  const found = designs.find(([, design]) => design.make === make)
+  if (!found) throw new Error(`no ${make} among the kept results`)
+  return found[1]
+}
+const firstOf = (design: Sized): Piece => {
+  const [piece] = design.pieces
+  if (!piece) throw new Error('no piece')
+  return piece
+}
+const faceOf = (piece: Piece, faces: XYZ[][], name: string): XYZ[] =>
+  faces[piece.fold['faces_gimbo:name'].indexOf(name)] ?? []
+const zs = (points: readonly XYZ[]) => points.map(([, , z]) => z)
+
+describe('which way it folds', () => {
+  it('walls stand up towards whoever looks at the inside, none hangs down', () => {
+    const piece = firstOf(ofMake('tray-and-lid'))
+    const { faces } = foldedAt(withoutLifts(piece), piece.folding.stages.length)
+    expect(Math.min(...zs(faces.flat()))).toBeCloseTo(0, 3)
+    expect(Math.max(...zs(faces.flat()))).toBeCloseTo(piece.folded.depth, 3)
+  })
+
+  it('half way over a flap is above the sheet, not below it', () => {
+    const piece = firstOf(ofMake('diagonal-envelope'))
+    const first = piece.folding.stages[0] ?? []
+    const { faces } = foldedAt(withoutLifts(piece), 0.5)
+    for (const name of first) expect(Math.max(...zs(faceOf(piece, faces, name)))).toBeGreaterThan(1)
+    for (const z of zs(faces.flat())) expect(z).toBeGreaterThan(-0.001)
+  })
+
+  it('each layer comes to lie as far above the front as the core says, the contents between', () => {
+    const piece = firstOf(ofMake('diagonal-envelope'))
+    const { folding, fold } = piece
+    const { faces, contents } = foldedAt(piece, folding.stages.length)
+    fold['faces_gimbo:name'].forEach((_, f) => {
+      for (const z of zs(faces[f] ?? [])) expect(z).toBeCloseTo(folding.lifts[f]?.[2] ?? 0, 3)
+    })
+    const at = (name: string) => zs(faceOf(piece, faces, name))[0] ?? 0
+    expect(at('front')).toBe(0)
+    expect(at('left-flap')).toBeGreaterThan(folding.contents?.depth ?? 99)
+    expect(at('bottom-flap')).toBeGreaterThan(at('right-flap'))
+    expect(at('top-flap')).toBeGreaterThan(at('bottom-flap'))
+    const [under, top] = [zs(contents?.under ?? []), zs(contents?.top ?? [])]
+    expect(Math.min(...under)).toBeGreaterThan(at('front'))
+    expect(Math.min(...top)).toBeGreaterThan(Math.max(...under))
+    expect(Math.max(...top)).toBeLessThan(at('left-flap'))
+  })
+})
+
 describe('the assembly', () => {
+  it('turns the lid over its long way and does not mirror it', () => {
+    const tray = ofMake('tray-and-lid')
+    const { parts, stages } = assemblyOf(tray.pieces, null)
+    const [base, lid] = parts.map((part) => ({ piece: part.piece, ...partAt(part, stages, stages.length) }))
+    if (!base || !lid) throw new Error('two parts')
+    const flat = (lid.piece.fold.faces_vertices[lid.piece.folding.root] ?? []).map(
+      (v) => (lid.piece.fold.vertices_coords[v] ?? [0, 0]) as unknown as [number, number],
+    )
+    const turned = lid.faces[lid.piece.folding.root] ?? []
+    flat.forEach(([x, y], i) => {
+      const [[x0, y0], from] = [flat[0] ?? [0, 0], turned[0] ?? [0, 0, 0]]
+      // What lies to the right stays to the right; what lies above comes to lie below.
+      expect((turned[i]?.[0] ?? 0) - from[0]).toBeCloseTo(x - x0, 3)
+      expect((turned[i]?.[1] ?? 0) - from[1]).toBeCloseTo(y0 - y, 3)
+    })
+    // Its base on top, its walls hanging down over the tray's.
+    expect(Math.min(...zs(turned))).toBeGreaterThan(Math.max(...zs(base.faces.flat())))
+    expect(Math.min(...zs(lid.faces.flat()))).toBeLessThan(Math.max(...zs(base.faces.flat())))
+  })
+
   const tray = designs.find(([, design]) => design.make === 'tray-and-lid')?.[1]
 
   it('folds piece after piece and puts the lid over the tray last', () => {

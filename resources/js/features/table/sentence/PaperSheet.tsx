@@ -1,9 +1,10 @@
-import type { Catalogue, Change, PaperStock } from '@/api/client'
+import type { Catalogue } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
 import { Field } from '../Field'
+import { paperChanges } from './paperChanges'
 import type { PartProps } from './part'
 import { SizeAside } from './SizeAside'
 
@@ -74,15 +75,4 @@ export function PaperSheet({ book, view, catalogue }: PartProps & { catalogue: C
       )}
     </>
   )
-}
-
-/** A design that uses a paper takes its caliper, its sheet and its colour. */
-function paperChanges(paper: PaperStock): Change[] {
-  return [
-    { at: '/paper/name', to: paper.name },
-    { at: '/paper/colour', to: paper.colour },
-    { at: '/paper/grammage', to: paper.grammage },
-    { at: '/paper/caliper', to: paper.caliper },
-    { at: '/paper/sheet', to: paper.width && paper.height ? { width: paper.width, height: paper.height } : null },
-  ]
 }
