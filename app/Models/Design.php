@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\KeptJson;
 use Gimbo\Core\Exchange\DesignDocument;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -33,7 +34,7 @@ final class Design extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['document' => 'array', 'drawing' => 'array', 'summary' => 'array', 'revision' => 'integer'];
+    protected $casts = ['document' => KeptJson::class, 'drawing' => KeptJson::class, 'summary' => KeptJson::class, 'revision' => 'integer'];
 
     /** @return HasMany<Revision, $this> */
     public function revisions(): HasMany

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\KeptJson;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -21,5 +22,5 @@ final class Revision extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['document' => 'array', 'number' => 'integer'];
+    protected $casts = ['document' => KeptJson::class, 'number' => 'integer'];
 }

@@ -19,5 +19,5 @@ return [
     'a remedy that sends nothing' => ['FiguresAside.tsx', 'onRemedy={(changes) => book.set(changes)}', 'onRemedy={() => book.set([])}', 'FiguresAside.test.tsx'],
     'a remedy that sends another fit\'s changes' => ['Fits.tsx', 'onClick={() => onRemedy(remedy.edits)}', 'onClick={() => onRemedy([])}', 'Fits.test.tsx'],
     'a caliper that is not taken over' => ['sentence/paperChanges.ts', "    { at: '/paper/caliper', to: paper.caliper },\n", '', 'sentence/paperChanges.test.ts'],
-    'a hover that redraws every row' => ['lit.ts', "  useLit((lit) => lit.piece === piece && measures.some((measure) => lit.measures.includes(measure)))", "  {\n    const lit = useLit()\n    return lit.piece === piece && measures.some((measure) => lit.measures.includes(measure))\n  }", 'FiguresAside.test.tsx'],
+    'a hover that redraws every row' => ['lit.ts', '  useLit((lit) => lit.piece === piece && measures.some((measure) => lit.measures.includes(measure)))', "  {\n    const lit = useLit()\n    return lit.piece === piece && measures.some((measure) => lit.measures.includes(measure))\n  }", 'FiguresAside.test.tsx'],
 ];
