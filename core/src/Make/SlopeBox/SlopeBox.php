@@ -52,6 +52,9 @@ final readonly class SlopeBox implements Make
 {
     private const BOX = 'box';
 
+    /** Half of each side, and the tabs glued inside both. */
+    private const CALIPERS_WIDE = 3;
+
     private const BACK = 'back-sheet';
 
     private const FRONT = 'front-sheet';
@@ -101,7 +104,7 @@ final readonly class SlopeBox implements Make
         $depth = $request->options->length('depth') === null
             ? BoxRoom::needed($request, Dimension::Depth, 1)
             : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
-        $width = BoxRoom::needed($request, Dimension::Width, 1);
+        $width = BoxRoom::needed($request, Dimension::Width, self::CALIPERS_WIDE);
         $sides = [Strip::atLeast('sides', $depth)];
         $back = [Strip::atLeast('back', BoxRoom::needed($request, Dimension::Height, 0))];
         $front = [Strip::atMost('front', MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight'])))];
@@ -129,7 +132,7 @@ final readonly class SlopeBox implements Make
         $t = $request->paper->caliper;
         [$columns, $deep, $front, $high] = self::measured($plan);
         $wide = $columns->main();
-        $inside = new Extents($wide->minus($t), $high, Length::min($deep, $columns->width(0))->minus($t));
+        $inside = new Extents($wide->minus($t->times(self::CALIPERS_WIDE)), $high, Length::min($deep, $columns->width(0))->minus($t));
         $low = $high->minus($this->chosenLengths($request)['slope']);
 
         return new Figures($request, $plan->settings, $pieces, $inside, new Extents($wide->plus($t), $high->plus($t), $deep->plus($t)), [
