@@ -64,7 +64,7 @@ final class PracticeTest extends TestCase
         ];
         yield 'an organizer 5 wide, 2 deep, back 6, front 4' => [
             ['make' => 'slope-box', 'holds' => ['width' => '4 3/4 in', 'height' => '6 in', 'thickness' => '1 in'], 'options' => ['depth' => '2 in']] + $thin,
-            ['box' => ['9 in', '12 in', ['left 2 in', 'bottom 4 in', 'right 2 in', 'top 6 in']]],
+            ['box' => ['9 in', '12 in', ['left 2 in', 'bottom 4 in', 'right 2 in', 'bottom 6 in']]],
         ];
         yield 'a wallet for two cards with lined envelopes a side' => [
             ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '0.1 in', 'count' => 4], 'paper' => ['caliper' => '0 mm']],

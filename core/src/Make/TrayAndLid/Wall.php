@@ -207,7 +207,8 @@ final readonly class Wall
         $r = $grid->rows->main;
         [$x1, $x2, $y1, $y2] = [$grid->columns->edge($c), $grid->columns->edge($c + 1), $grid->rows->edge($r), $grid->rows->edge($r + 1)];
         $height = $x1 - $grid->columns->edge($c - 1);
-        [$tallY, $tallX] = [$y1 - $grid->rows->edge($r - 1), $height];
+        // Inside the wall it is glued to, the one from the other corner beside it.
+        [$tallY, $tallX] = [min($y1 - $grid->rows->edge($r - 1), ($x2 - $x1) / 2), $height];
         $wedge = min(self::WEDGE_MM, $height / 4, ($x2 - $x1) / 4, ($y2 - $y1) / 4);
         $builder = (new PatternBuilder)
             ->face('base', $grid->cell($c, $r))->standsOn('base')
