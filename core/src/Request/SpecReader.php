@@ -43,7 +43,7 @@ final readonly class SpecReader
         $paper = $this->paper($in);
         $tools = $this->tools($in, $system);
         $options = $make === null ? new Options([], []) : $this->options($in, $make, $item);
-        $usual = $make?->usualClearance($item) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
+        $usual = $make?->usualClearance($item, $system) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
         $in->allowOnly('/clearance', ['width', 'height', 'depth']);
         $clearance = new Clearance(
             $in->length('/clearance/width', mayBeZero: true) ?? $usual->width,

@@ -31,11 +31,11 @@ final class PracticeTest extends TestCase
             ['envelope' => ['11 in', '8 1/2 in', ['left 3 1/4 in', 'bottom 1 in', 'right 3 1/4 in', 'top 1 1/2 in']]],
         ];
         yield 'a deep envelope: a 9 1/8 square with marks at 3 5/8 and 4 5/8' => [
-            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.7 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in']] + $thin,
+            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.7 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in', 'depth' => '0 in']] + $thin,
             ['envelope' => ['9 1/8 in', '9 1/8 in', ['left 3 5/8 in', 'left 4 5/8 in', 'right 3 5/8 in', 'right 4 5/8 in']]],
         ];
         yield 'half an inch deep: the second mark comes to 4 3/8' => [
-            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.5 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in']] + $thin,
+            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.5 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in', 'depth' => '0 in']] + $thin,
             ['envelope' => ['8 7/8 in', '8 7/8 in', ['left 3 5/8 in', 'left 4 3/8 in']]],
         ];
         yield 'half of A4 (ISO 216) makes an A6 card: cut at 14.8 cm, score at 10.5' => [
@@ -67,7 +67,7 @@ final class PracticeTest extends TestCase
             ['box' => ['9 in', '12 in', ['left 2 in', 'bottom 4 in', 'right 2 in', 'bottom 6 in']]],
         ];
         yield 'a wallet for two cards with lined envelopes a side' => [
-            ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '0.1 in', 'count' => 4], 'paper' => ['caliper' => '0 mm']],
+            ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '0.1 in', 'count' => 4], 'clearance' => ['depth' => '0 in'], 'paper' => ['caliper' => '0 mm']],
             [
                 'cover' => ['8 1/4 in', '7 1/2 in', ['left 3 7/8 in', 'bottom 2 in', 'right 3 7/8 in', 'top 5 1/4 in']],
                 'corner-gusset' => ['1 1/4 in', '2 in', ['left 1/2 in', 'right 1/2 in']],

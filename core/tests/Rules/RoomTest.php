@@ -16,7 +16,7 @@ final class RoomTest extends TestCase
 {
     private const TRAY = [
         'make' => 'tray-and-lid', 'system' => 'metric', 'holds' => ['width' => '100 mm', 'height' => '150 mm', 'thickness' => '20 mm'],
-        'clearance' => ['width' => '0 mm', 'height' => '0 mm'], 'paper' => ['caliper' => '0.5 mm'],
+        'clearance' => ['width' => '0 mm', 'height' => '0 mm', 'depth' => '0 mm'], 'paper' => ['caliper' => '0.5 mm'],
     ];
 
     /**
@@ -144,7 +144,7 @@ final class RoomTest extends TestCase
     /** Five cards: three in one pocket, two in the other. 3 · 4 · 1.15 = 13.8 and three papers, 14.7: scored 15. The spine takes both pockets and a paper. */
     public function test_a_wallet_for_an_odd_number_has_room_for_the_larger_half_on_both_sides(): void
     {
-        $spec = ['make' => 'note-wallet', 'system' => 'metric', 'holds' => ['width' => '110 mm', 'height' => '80 mm', 'thickness' => '4 mm', 'count' => 5], 'paper' => ['caliper' => '0.3 mm']];
+        $spec = ['make' => 'note-wallet', 'system' => 'metric', 'holds' => ['width' => '110 mm', 'height' => '80 mm', 'thickness' => '4 mm', 'count' => 5], 'clearance' => ['depth' => '0 mm'], 'paper' => ['caliper' => '0.3 mm']];
         $design = self::sized($spec);
         self::assertSame(13.8, self::fit($design, 'stack-fits-gusset')->need->toMillimetres());
         self::assertSame(15.0, $design->inside->depth->toMillimetres() + 3 * 0.3);
@@ -180,7 +180,7 @@ final class RoomTest extends TestCase
     /** A gusset all round takes a caliper, and up, where the tabs are glued inside the bottom one, two: (122.4 + 82.8)/√2 + 15.4 · √2 + 2 · 11. */
     public function test_a_deep_envelopes_calipers(): void
     {
-        $spec = ['make' => 'deep-envelope', 'system' => 'metric', 'holds' => ['width' => '120 mm', 'height' => '80 mm', 'thickness' => '15 mm'], 'clearance' => ['width' => '2 mm', 'height' => '2 mm'], 'paper' => ['caliper' => '0.4 mm']];
+        $spec = ['make' => 'deep-envelope', 'system' => 'metric', 'holds' => ['width' => '120 mm', 'height' => '80 mm', 'thickness' => '15 mm'], 'clearance' => ['width' => '2 mm', 'height' => '2 mm', 'depth' => '0 mm'], 'paper' => ['caliper' => '0.4 mm']];
         $design = self::sized($spec);
         self::assertEqualsWithDelta((122.4 + 82.8) / M_SQRT2 + 15.4 * M_SQRT2 + 22, $design->pieces[0]->exact->width->toMillimetres(), 0.001);
         $folded = $design->pieces[0]->folded();
@@ -208,7 +208,12 @@ final class RoomTest extends TestCase
         yield 'straight envelope: front, side, bottom, top' => [['make' => 'straight-envelope'] + $card, [158.0 + 0.2, 105.0 + 0.2, 4 * 0.2 + 1]];
         yield 'half fold: two' => [['make' => 'folded-card'] + $card, [150.0, 100.0, 0.4]];
         yield 'letter fold: three' => [['make' => 'folded-card', 'options' => ['fold' => 'letter']] + $card, [150.0, 100.0, 0.6]];
+        yield 'gate: the back and one flap' => [['make' => 'folded-card', 'options' => ['fold' => 'gate']] + $card, [150.0, 100.0, 0.4]];
         yield 'lantern: two strips of three' => [['make' => 'lantern-card'] + $card, [150.0, 100.0, 1.2]];
+        yield 'diamond: five where the tips lie' => [['make' => 'diamond-card'] + $card, [148.0, 100.0, 1.0]];
+        // 98 × 98 and 1 in a face of 102.2: the side flaps, 22 · √2 / 2 longer than half of it, lie on one another.
+        $square = ['holds' => ['width' => '98 mm', 'height' => '98 mm', 'thickness' => '1 mm']] + $card;
+        yield 'a square envelope: both side flaps in the middle' => [['make' => 'diagonal-envelope', 'clearance' => ['width' => '3 mm', 'height' => '3 mm']] + $square, [73 * M_SQRT2 + 0.2, 73 * M_SQRT2 + 0.2, 5 * 0.2 + 1]];
     }
 
     /**
@@ -221,7 +226,7 @@ final class RoomTest extends TestCase
         self::assertEqualsWithDelta($closed, self::extents(self::sized($spec)->closed), 1e-6);
     }
 
-    /** Round 158 and 10: 2 · (158.2 + 1.8) + 19.05 of overlap = 339.05, cut 340; 1 1/2 in wide is 38.1, cut 39. */
+    /** Round 158.2 and 1.8: 2 · (158.2 + 1.8) + 19.05 of overlap = 339.05, cut 340; 1 1/2 in wide is 38.1, cut 39. */
     public function test_a_band_goes_once_round_and_overlaps(): void
     {
         $design = self::sized(['make' => 'straight-envelope', 'system' => 'metric', 'holds' => ['width' => '150 mm', 'height' => '100 mm', 'thickness' => '1 mm'], 'paper' => ['caliper' => '0.2 mm']]);

@@ -25,6 +25,7 @@ use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -74,9 +75,9 @@ final readonly class DeepEnvelope implements Make
     }
 
     /** Envelopes in a deep envelope; common practice, no source. */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 8), Length::inches(1, 8), Length::zero());
+        return new Clearance(Length::inches(1, 8), Length::inches(1, 8), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan

@@ -26,6 +26,7 @@ use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -86,9 +87,9 @@ final readonly class NoteWallet implements Make
     }
 
     /** A note-card envelope in a pocket: common practice, no source. */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 4), Length::inches(1, 8), Length::zero());
+        return new Clearance(Length::inches(1, 4), Length::inches(1, 8), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan

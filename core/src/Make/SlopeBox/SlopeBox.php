@@ -29,6 +29,7 @@ use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -92,9 +93,9 @@ final readonly class SlopeBox implements Make
     }
 
     /** As cards with envelopes in a tray, 1/4 in wide; the back as high as what stands in it (common practice, no source). */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 4), Length::zero(), Length::zero());
+        return new Clearance(Length::inches(1, 4), Length::zero(), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan

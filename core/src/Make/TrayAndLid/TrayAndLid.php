@@ -23,6 +23,7 @@ use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Make\Shared\ToolRemedies;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -79,11 +80,11 @@ final readonly class TrayAndLid implements Make
     }
 
     /** Bare card in a tray 2 mm; cards with envelopes 1/4 × 3/8 in (common practice, no source). */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return $item->count === 1
-            ? new Clearance(Length::mm(2), Length::mm(2), Length::zero())
-            : new Clearance(Length::inches(1, 4), Length::inches(3, 8), Length::zero());
+            ? new Clearance(Length::mm(2), Length::mm(2), BoxRoom::usualDepth($system))
+            : new Clearance(Length::inches(1, 4), Length::inches(3, 8), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan
