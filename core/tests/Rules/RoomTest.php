@@ -223,7 +223,7 @@ final class RoomTest extends TestCase
     #[\PHPUnit\Framework\Attributes\DataProvider('closed')]
     public function test_closed_sizes(array $spec, array $closed): void
     {
-        self::assertEqualsWithDelta($closed, self::extents(self::sized($spec)->closed), 1e-6);
+        self::assertEqualsWithDelta($closed, self::extents(self::sized($spec)->closed), 1e-5);
     }
 
     /** Round 158.2 and 1.8: 2 · (158.2 + 1.8) + 19.05 of overlap = 339.05, cut 340; 1 1/2 in wide is 38.1, cut 39. */
