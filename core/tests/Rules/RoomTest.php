@@ -7,6 +7,7 @@ namespace Gimbo\Core\Tests\Rules;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sizing;
 use PHPUnit\Framework\TestCase;
@@ -148,9 +149,36 @@ final class RoomTest extends TestCase
         $design = self::sized($spec);
         self::assertSame(13.8, self::fit($design, 'stack-fits-gusset')->need->toMillimetres());
         self::assertSame(15.0, $design->inside->depth->toMillimetres() + 3 * 0.3);
+        // 110 + 6.35 + 2 · 0.3 = 116.95: 117 between the scores; 80 + 3.175 + 0.3 = 83.475: 84.
+        self::assertSame([116.4, 83.7], array_slice(self::extents($design->inside), 0, 2));
         self::assertSame(30.3, self::fit($design, 'spine-takes-both-pockets')->need->toMillimetres());
         $even = self::sized(['holds' => ['width' => '110 mm', 'height' => '80 mm', 'thickness' => '4 mm', 'count' => 4]] + $spec);
         self::assertSame(9.2, self::fit($even, 'stack-fits-gusset')->need->toMillimetres(), '2 · 4 · 1.15');
+    }
+
+    /** A quarter of a diamond card is two steps of 1 mm: 103 comes out as 100, and 101 a trimmer's step off. */
+    public function test_a_card_that_comes_out_another_size_says_so_and_what_it_can_be(): void
+    {
+        $card = fn (string $width): array => ['make' => 'diamond-card', 'system' => 'metric', 'holds' => ['width' => $width, 'height' => '140 mm']];
+        $design = self::sized($card('103 mm'));
+        self::assertSame(100.0, $design->closed->width->toMillimetres());
+        self::assertFalse(self::fit($design, 'comes-near-width')->isOk());
+        $sizes = array_map(fn (Remedy $remedy) => $remedy->edits['/holds/width'], self::fit($design, 'comes-near-width')->remedies);
+        self::assertSame(['100 mm', '104 mm'], $sizes);
+        self::assertTrue(self::fit(self::sized($card('101 mm')), 'comes-near-width')->isOk());
+    }
+
+    /** Sides of at least 40/2 + 0.3/2; the faces stand two of them apart at the middle of the paper, 0.3 less inside it. */
+    public function test_a_lanterns_light_stands_clear_of_its_paper(): void
+    {
+        $sizing = Sizing::ofEverything();
+        $figures = $sizing->settle($sizing->plan($sizing->request(['make' => 'lantern-card', 'system' => 'metric', 'holds' => ['width' => '120 mm', 'height' => '150 mm'], 'paper' => ['caliper' => '0.3 mm'], 'options' => ['light' => '40 mm']])));
+        $side = $figures->grid('strip')->columns->width(1)->toMillimetres();
+        self::assertGreaterThanOrEqual(20.15, $side);
+        self::assertSame(round(2 * $side - 0.3, 4), round($figures->inside->depth->toMillimetres(), 4));
+        foreach ($figures->fits as $fit) {
+            $fit->id === 'light-stands-between' && self::assertSame([40.0, $figures->inside->depth->toMillimetres()], [$fit->need->toMillimetres(), $fit->have->toMillimetres()]);
+        }
     }
 
     /** 50 deep, half of 0.4 of the floor above its fold: 49.8 free; 5 of it asked to stay free: 44.8 / (4 · 1.15) = 9.7. */

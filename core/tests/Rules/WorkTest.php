@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Rules;
 
+use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\JoinEnd;
@@ -134,6 +135,10 @@ final class WorkTest extends TestCase
     {
         $depth = fn (int $count): float => self::sized(['make' => 'slope-box', 'options' => ['dividers' => $count, 'depth' => '40 mm']] + self::CARD)->inside->depth->toMillimetres();
         self::assertEqualsWithDelta(0.9, $depth(0) - $depth(3), 1e-6);
+        // Planned for them, what stands in front of twelve of a millimetre still has its room.
+        $twelve = self::sized(['make' => 'slope-box', 'options' => ['dividers' => 12], 'paper' => ['caliper' => '1 mm']] + self::CARD);
+        $ok = array_column(array_map(fn (Fit $fit) => [$fit->id, $fit->isOk()], $twelve->fits), 1, 0);
+        self::assertTrue($ok['card-fits-depth']);
     }
 
     /** The base is scored like the sides: 2 3/16 in of sides scored at 2 1/4 stand on a base of 2 1/4, of one sheet and of two. */
