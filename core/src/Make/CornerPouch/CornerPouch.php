@@ -68,7 +68,7 @@ final readonly class CornerPouch implements Make
         return [
             TurnedMethod::option(),
             OptionSpec::choice('bulk', [self::BLOCK, self::PILLOW]),
-            OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE),
+            OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
 

@@ -65,7 +65,7 @@ final readonly class DeepEnvelope implements Make
 
     public function options(): array
     {
-        return [TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE)];
+        return [TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE)];
     }
 
     public function chosenLengths(SizingRequest $request): array

@@ -57,7 +57,7 @@ final readonly class DiagonalEnvelope implements Make
     {
         return [
             TurnedMethod::option(),
-            OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE),
+            OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
 

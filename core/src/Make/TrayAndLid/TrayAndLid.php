@@ -21,7 +21,6 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Shared\ToolRemedies;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -63,7 +62,7 @@ final readonly class TrayAndLid implements Make
             OptionSpec::choice('lidWall', [Wall::SINGLE, Wall::DOUBLED]),
             OptionSpec::length('lidDepth'),
             OptionSpec::lengthOrZero('lidPlay'),
-            OptionSpec::choice('hem', [Wall::NEARER, Wall::ALIKE]),
+            OptionSpec::choice('hem', [Wall::NEARER, Wall::ALIKE])->onlyWith(['trayWall', 'lidWall'], Wall::DOUBLED),
         ];
     }
 
@@ -180,7 +179,7 @@ final readonly class TrayAndLid implements Make
             FromPaper::ID => FromPaper::remedies($figures->pieces),
             'lid-not-taller-than-tray' => [new Remedy('lid-half-as-deep', ['/options/lidDepth' => null])],
             'hem-lies-flat' => [
-                ToolRemedies::finerTrimmer($figures->request),
+                new Remedy('hems-nearer', ['/options/hem' => Wall::NEARER]),
                 new Remedy('single-walls', ['/options/trayWall' => Wall::SINGLE, '/options/lidWall' => Wall::SINGLE]),
             ],
             'card-fits-depth' => [new Remedy('depth-from-contents', ['/options/depth' => null])],
