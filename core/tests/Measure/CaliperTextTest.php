@@ -29,7 +29,7 @@ final class CaliperTextTest extends TestCase
     {
         foreach (['0.3 mm' => 0.3, '12 pt' => 0.3048, '12pt.' => 0.3048, '12 mil' => 0.3048, '12 thou' => 0.3048, '0.012 in' => 0.3048, '300 µm' => 0.3, '300 gsm' => 0.375, '300 g/m²' => 0.375,
             '300 g/m2' => 0.375, '80 g' => 0.1, '110 lb cover' => 0.37125, '110lb Text' => 0.20375, '65# cover' => 0.22, '３００ gsm' => 0.375, '0 mm' => 0.0, '0.3' => 0.3, '0' => 0.0, '2.5' => 2.5] as $text => $mm) {
-            yield $text => [(string) $text, $mm];
+            yield (string) $text => [(string) $text, $mm];
         }
     }
 
