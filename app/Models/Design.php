@@ -53,7 +53,7 @@ final class Design extends Model
      */
     public static function document(array $kept): DesignDocument
     {
-        return DesignDocument::of($kept['name'] ?? null, (array) ($kept['spec'] ?? []), $kept['notes'] ?? null);
+        return DesignDocument::kept($kept);
     }
 
     /** Trusted: nothing is saved that was not read and sized before. */

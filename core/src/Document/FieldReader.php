@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Document;
 
+use Closure;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Problem;
 use Gimbo\Core\Error\Reason;
@@ -94,13 +95,14 @@ final class FieldReader
         return $this->length($at) ?? Length::mm(1);
     }
 
-    public function length(string $at, bool $mayBeZero = false): ?Length
+    /** @param ?Closure(string): Length $read how it is written; else as LengthParser reads */
+    public function length(string $at, bool $mayBeZero = false, ?Closure $read = null): ?Length
     {
         $value = $this->get($at);
         try {
             $length = match (true) {
                 $value === null => null,
-                is_string($value) => LengthParser::parse($value),
+                is_string($value) => ($read ?? LengthParser::parse(...))($value),
                 is_int($value), is_float($value) => throw InvalidLength::unitMissing((string) $value),
                 default => throw InvalidLength::notText(),
             };

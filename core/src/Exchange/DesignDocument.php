@@ -13,14 +13,14 @@ use Gimbo\Core\Sizing;
 /**
  * A design as it is saved and handed on: a name, the request it is sized from and the maker's notes, never the figures themselves.
  *
- * Version 1: `{"format": "gimbo-design", "version": 1, "name": …, "spec": {…}, "notes": …}` (docs/adr/0004). A document of a later
- * version is refused; an earlier one would be brought up to date in read().
+ * Version 2: `{"format": "gimbo-design", "version": 2, "name": …, "spec": {…}, "notes": …}` (docs/adr/0004). A document of a later
+ * version is refused; an earlier one keeps the defaults it was sized with (EarlierSpec).
  */
 final readonly class DesignDocument
 {
     public const FORMAT = 'gimbo-design';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     public const LONGEST_NAME = 80;
 
@@ -59,16 +59,42 @@ final readonly class DesignDocument
         if (! is_array($document) || ($document['format'] ?? null) !== self::FORMAT) {
             throw InvalidDocument::at('/format', Reason::of('document.foreign', ['format' => self::FORMAT]));
         }
-        if (($document['version'] ?? null) !== self::VERSION) {
+        $version = $document['version'] ?? null;
+        if (! is_int($version) || $version < 1 || $version > self::VERSION) {
             throw InvalidDocument::at('/version', Reason::of('document.version', ['version' => self::VERSION]));
         }
         try {
-            $design = $sizing->size($document['spec'] ?? null);
+            $design = $sizing->size(self::spec($document['spec'] ?? null, $version));
         } catch (InvalidDocument $error) {
             throw InvalidDocument::because(array_map(fn (Problem $problem) => new Problem('/spec'.$problem->at, $problem->reason), $error->problems));
         }
 
         return self::of($document['name'] ?? null, $design->request->spec, $document['notes'] ?? null);
+    }
+
+    /**
+     * A document that was kept: trusted, for nothing is kept that was not read and sized before.
+     *
+     * @param array<string, mixed> $kept
+     */
+    public static function kept(array $kept): self
+    {
+        $version = is_int($kept['version'] ?? null) ? $kept['version'] : 1;
+
+        /** @var array<string, mixed> $spec */
+        $spec = self::spec($kept['spec'] ?? [], $version);
+
+        return self::of($kept['name'] ?? null, $spec, $kept['notes'] ?? null);
+    }
+
+    private static function spec(mixed $spec, int $version): mixed
+    {
+        if (! is_array($spec) || array_is_list($spec)) {
+            return $spec;
+        }
+
+        /** @var array<string, mixed> $spec */
+        return EarlierSpec::brought($spec, $version);
     }
 
     /** @return array{format: string, version: int, name: string, spec: array<string, mixed>, notes?: string} notes only where there are some */

@@ -173,6 +173,8 @@ final class DesignWriter
             'bare' => self::mm($fit->bare),
             'slip' => self::mm($fit->slip),
             'critical' => $fit->isCritical(),
+            'most' => $fit->band === null ? null : self::mm($fit->band->most()),
+            'state' => $fit->state(),
             'text' => array_map($this->words->rounded(...), [
                 'need' => $fit->need, 'have' => $fit->have, 'slack' => $fit->slack(), 'bare' => $fit->bare,
                 'spare' => $fit->have->minus($fit->bare),

@@ -24,6 +24,7 @@ final readonly class Fit
     /**
      * @param list<Remedy> $remedies
      * @param ?string $piece the piece it is about, where it is about one of several
+     * @param ?Band $band where there can also be too much of it: `need` is its lower end then
      */
     public function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class Fit
         public MakeUp $madeOf,
         public array $remedies = [],
         public ?string $piece = null,
+        public ?Band $band = null,
     ) {
     }
 
@@ -50,7 +52,13 @@ final readonly class Fit
 
     public function isOk(): bool
     {
-        return ! $this->slack()->isLessThan(Length::zero());
+        return ! $this->slack()->isLessThan(Length::zero()) && ($this->band === null || $this->band->contains($this->have));
+    }
+
+    /** What there is of it is called so, where it has names: `snug`, `falls-off`. */
+    public function state(): ?string
+    {
+        return $this->band?->state($this->have);
     }
 
     public function isCritical(): bool
@@ -61,6 +69,6 @@ final readonly class Fit
     /** @param list<Remedy> $remedies */
     public function withRemedies(array $remedies): self
     {
-        return new self($this->id, $this->need, $this->have, $this->bare, $this->slip, $this->madeOf, $remedies, $this->piece);
+        return new self($this->id, $this->need, $this->have, $this->bare, $this->slip, $this->madeOf, $remedies, $this->piece, $this->band);
     }
 }

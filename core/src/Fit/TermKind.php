@@ -31,7 +31,11 @@ enum TermKind: string
     case Depth = 'depth';
     /** The tray as it will really be, from score to score. */
     case Tray = 'tray';
-    /** What a lid has to spare so that it goes on and off. */
+    /** Mats on walls that something goes over. */
+    case Mats = 'mats';
+    /** A wall as it will really be. */
+    case Wall = 'wall';
+    /** What a lid has to spare at its tightest place so that it goes on and off. */
     case Play = 'play';
     /** How long a flap is made. */
     case Flap = 'flap';

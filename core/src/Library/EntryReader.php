@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Library;
 
+use Closure;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
@@ -12,6 +13,8 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
+use Gimbo\Core\Measure\WrittenLength;
+use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Weight;
 use Gimbo\Core\Tool\Tools;
@@ -107,7 +110,7 @@ final readonly class EntryReader
 
         return [
             'weight' => $amount, 'basis' => $basis->value, 'grammage' => $grammage,
-            'caliper' => $this->length('/caliper', Unit::Millimetre) ?? LengthFormatter::in(Unit::Millimetre)->measured($known, 3),
+            'caliper' => $this->length('/caliper', Unit::Millimetre, CaliperText::read(...)) ?? LengthFormatter::in(Unit::Millimetre)->measured($known, 3),
             'width' => $width, 'height' => $height,
             'colour' => $this->in->colour('/colour'),
         ];
@@ -138,15 +141,19 @@ final readonly class EntryReader
         return '';
     }
 
-    /** The length with its unit, in its plainest form; null where nothing was typed. */
-    private function length(string $at, ?Unit $unit = null): ?string
+    /**
+     * The length with its unit, in its plainest form; null where nothing was typed.
+     *
+     * @param ?Closure(string, ?Unit): WrittenLength $read how it is written; else as LengthParser reads
+     */
+    private function length(string $at, ?Unit $unit = null, ?Closure $read = null): ?string
     {
         $typed = $this->in->get($at);
         if ($typed === null || $typed === '') {
             return null;
         }
         try {
-            $written = LengthParser::read(is_string($typed) ? $typed : throw InvalidLength::notText(), $unit ?? $this->unit);
+            $written = ($read ?? LengthParser::read(...))(is_string($typed) ? $typed : throw InvalidLength::notText(), $unit ?? $this->unit);
             $written->length->isPositive() || throw InvalidLength::notPositive();
 
             return $written->canonical() ?? trim((string) $typed).($written->unitIsWritten ? '' : ' '.$written->unit->value);

@@ -56,6 +56,23 @@ final class InvalidLength extends RuntimeException implements CoreError
         return new self(Reason::of('length.ambiguous-comma', ['text' => Reason::quote($text)]));
     }
 
+    /** A fraction without a unit, where millimetres are usual: fractions are of inches. */
+    public static function fractionOfWhat(string $text): self
+    {
+        return new self(Reason::of('length.fraction-of-what', ['text' => Reason::quote($text)]));
+    }
+
+    public static function unlikelyCaliper(string $text): self
+    {
+        return new self(Reason::of('length.unlikely-caliper', ['text' => Reason::quote($text)]));
+    }
+
+    /** A pound is so many sheets of one size for text, and of another for cover. */
+    public static function poundsOfWhat(string $text): self
+    {
+        return new self(Reason::of('length.pounds-of-what', ['text' => Reason::quote($text)]));
+    }
+
     public static function tooLarge(Length $limit): self
     {
         return new self(Reason::of('length.too-large', ['limit' => $limit]));

@@ -13,7 +13,7 @@ enum Unit: string
 
     private const SPELLINGS = [
         'in' => self::Inch, 'ins' => self::Inch, 'in.' => self::Inch, 'inch' => self::Inch, 'inches' => self::Inch,
-        '"' => self::Inch, '″' => self::Inch, '”' => self::Inch, '“' => self::Inch, "''" => self::Inch,
+        '"' => self::Inch, '″' => self::Inch, '”' => self::Inch, '“' => self::Inch, "''" => self::Inch, '′′' => self::Inch, '’’' => self::Inch,
         'cm' => self::Centimetre, 'cm.' => self::Centimetre,
         'centimetre' => self::Centimetre, 'centimetres' => self::Centimetre,
         'centimeter' => self::Centimetre, 'centimeters' => self::Centimetre,

@@ -6,6 +6,7 @@ namespace Gimbo\Core\Request;
 
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Paper\Paper;
 
 /** How thick one card is, from what it is made of, where nobody has measured it. Common practice, no source. */
@@ -34,7 +35,7 @@ final readonly class CardLayers
     /** As a spec says it at /holds/layers; what is not said is ordinary card, or is not there. */
     public static function of(FieldReader $in): self
     {
-        $caliper = fn (string $name, ?Length $else = null): Length => $in->length("/holds/layers/$name", mayBeZero: true) ?? $else ?? Length::zero();
+        $caliper = fn (string $name, ?Length $else = null): Length => $in->length("/holds/layers/$name", mayBeZero: true, read: CaliperText::parse(...)) ?? $else ?? Length::zero();
 
         return new self(
             $caliper('card', Paper::usualCaliper()), $in->count('/holds/layers/mats', 100, 0) ?? 0, $caliper('mat', Paper::usualCaliper()),

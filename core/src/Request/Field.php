@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\Unit;
 
@@ -28,6 +30,16 @@ final readonly class Field
     public function text(): string
     {
         return $this->written ?? LengthFormatter::in($this->unit)->text($this->value);
+    }
+
+    /** The unit it reads in now: what the maker wrote, else the field's own. */
+    public function unitShown(): Unit
+    {
+        try {
+            return $this->written === null ? $this->unit : LengthParser::read($this->written, $this->unit)->unit;
+        } catch (InvalidLength) {
+            return $this->unit;
+        }
     }
 
     /**

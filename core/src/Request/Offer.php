@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Measure\System;
+
 /** Something that can be asked for: what must be known of it to read a request. */
 interface Offer
 {
@@ -13,5 +15,5 @@ interface Offer
     public function options(): array;
 
     /** The room it gives around an item when none is asked for. */
-    public function usualClearance(Item $item): Clearance;
+    public function usualClearance(Item $item, System $system): Clearance;
 }

@@ -12,7 +12,7 @@ final readonly class OptionSpec
     /**
      * @param list<string> $choices of a choice, the default first
      * @param (Closure(Item): int)|null $usual of a count
-     * @param array{string, string}|null $when another option and the choice of it with which this one counts
+     * @param array{non-empty-list<string>, string}|null $when other options, and the choice which one of them must have for this one to count
      */
     private function __construct(
         public string $id,
@@ -54,9 +54,13 @@ final readonly class OptionSpec
         return new self($id, OptionKind::Count, least: $least, most: $most, usual: $usual);
     }
 
-    /** The same option, ignored unless another has this choice. */
-    public function onlyWith(string $option, string $choice): self
+    /**
+     * The same option, ignored unless one of others has this choice.
+     *
+     * @param non-empty-list<string> $options
+     */
+    public function onlyWith(array $options, string $choice): self
     {
-        return new self($this->id, $this->kind, $this->choices, [$option, $choice], $this->least, $this->most, $this->mayBeZero, $this->usual);
+        return new self($this->id, $this->kind, $this->choices, [$options, $choice], $this->least, $this->most, $this->mayBeZero, $this->usual);
     }
 }

@@ -10,11 +10,15 @@ use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
+use Gimbo\Core\Paper\CaliperText;
 
 /** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
     private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch|reach)|border)$~';
+
+    /** Thicknesses of paper; what is raised on a card is none. */
+    private const CALIPERS = '~^/(paper/caliper|holds/layers/(card|mat|envelope|liner))$~';
 
     /** What may be counted; an option that is a length is told apart by its field. */
     private const COUNTS = '~^/(holds/count|holds/layers/mats|paper/grammage|options/[A-Za-z]{1,24})$~';
@@ -115,10 +119,10 @@ final class SpecEditor
         return $spec;
     }
 
-    /** Paper is measured in millimetres whatever the system; elsewhere a bare number is in the system's unit. */
+    /** The unit that stands in the field already is the one a bare number is in; that of paper is millimetres whatever the system. */
     private static function unitOf(?Field $field, System $system): Unit
     {
-        return $field?->unit === Unit::Millimetre ? Unit::Millimetre : $system->unit();
+        return $field?->unitShown() ?? $system->unit();
     }
 
     /**
@@ -139,7 +143,7 @@ final class SpecEditor
             return $to;
         }
         try {
-            $written = LengthParser::read($to, $unit);
+            $written = preg_match(self::CALIPERS, $change->at) === 1 ? CaliperText::read($to, $unit) : LengthParser::read($to, $unit);
         } catch (InvalidLength $error) {
             throw InvalidDocument::at($change->at, $error->reason);
         }

@@ -12,6 +12,7 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Tool\Tools;
@@ -43,7 +44,7 @@ final readonly class SpecReader
         $paper = $this->paper($in);
         $tools = $this->tools($in, $system);
         $options = $make === null ? new Options([], []) : $this->options($in, $make, $item);
-        $usual = $make?->usualClearance($item) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
+        $usual = $make?->usualClearance($item, $system) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
         $in->allowOnly('/clearance', ['width', 'height', 'depth']);
         $clearance = new Clearance(
             $in->length('/clearance/width', mayBeZero: true) ?? $usual->width,
@@ -112,7 +113,7 @@ final readonly class SpecReader
         $sheet = $in->get('/paper/sheet') === null ? null
             : new Rectangle($in->required('/paper/sheet/width'), $in->required('/paper/sheet/height'));
 
-        return new Paper($in->length('/paper/caliper', mayBeZero: true) ?? $known, $grammage, $sheet);
+        return new Paper($in->length('/paper/caliper', mayBeZero: true, read: CaliperText::parse(...)) ?? $known, $grammage, $sheet);
     }
 
     private function tools(FieldReader $in, System $system): Tools

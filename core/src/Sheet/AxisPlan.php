@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Sheet;
 
+use Gimbo\Core\Fit\Band;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Setting\Axis;
@@ -33,8 +34,9 @@ final readonly class AxisPlan
      * @param MakeUp $main what the main strip needs
      * @param list<Strip> $after from the far edge inwards
      * @param bool $isContained whether the main strip must not come out larger than it needs, instead of not smaller
+     * @param ?Band $band where it may come out either way: what $main has of it is its best, and the nearer one inside it is taken
      */
-    public static function of(Planning $planning, string $piece, Axis $axis, array $before, MakeUp $main, array $after, bool $isContained = false): self
+    public static function of(Planning $planning, string $piece, Axis $axis, array $before, MakeUp $main, array $after, bool $isContained = false, ?Band $band = null): self
     {
         $outer = Length::zero()->plus(self::counted($planning, $piece, $before), self::counted($planning, $piece, $after));
         $madeOf = $main;
@@ -43,7 +45,12 @@ final readonly class AxisPlan
         }
         $cut = $planning->tools->cut;
         $whole = $outer->plus($main->figure());
-        $total = $isContained ? Length::max($cut->down($whole), $cut->up($outer->plus(Length::ofTicks(1)))) : $cut->up($whole);
+        $least = Length::max($cut->down($whole), $cut->up($outer->plus(Length::ofTicks(1))));
+        $total = match (true) {
+            $isContained => $least,
+            $band !== null => self::nearest($band, $whole, $least, $cut->up($whole)),
+            default => $cut->up($whole),
+        };
         $planning->set($piece, self::cutOf($axis), ToolKind::Trimmer, $madeOf->figure(), $total, $madeOf);
 
         return new self($piece, $axis, array_map(self::settingOf(...), $before), array_map(self::settingOf(...), $after));
@@ -55,6 +62,13 @@ final readonly class AxisPlan
         $of = fn (string $name): Setting => $settings->of($this->piece, $name);
 
         return new GridAxis($this->axis, array_map($of, $this->before), array_map($of, $this->after), $of(self::cutOf($this->axis)));
+    }
+
+    private static function nearest(Band $band, Length $whole, Length $less, Length $more): Length
+    {
+        $of = fn (Length $total): Length => $total->minus($whole)->plus($band->best);
+
+        return $band->better($of($less), $of($more))->equals($of($less)) ? $less : $more;
     }
 
     private static function settingOf(Strip $strip): string

@@ -95,15 +95,16 @@ final class MissedTest extends TestCase
         self::assertContains('feet-meet', array_map(fn (Fit $fit) => $fit->id, $much->gone));
     }
 
-    /** A hem must be shorter than its wall by the paper and half a millimetre: trimmed by half a millimetre only it is not. */
-    public function test_hems_trimmed_too_little_do_not_lie_flat(): void
+    /** A hem must be shorter than its wall by the paper and half a millimetre: scored half a millimetre nearer to the wall it is not. */
+    public function test_hems_scored_too_far_in_do_not_lie_flat(): void
     {
         $spec = self::TRAY;
         $spec['options'] = ['lidWall' => 'doubled'];
-        $trim = $this->measure($spec, 'lid', 'trim');
-        $missed = $this->missed($spec, 'lid', $trim[0], Length::mm(1, 2));
+        $hems = array_key_first(array_filter(Sizing::ofEverything()->size($spec)->piece('lid')->measures ?? [], fn ($measure) => $measure->setting === 'hems'));
+        self::assertIsInt($hems);
+        $missed = $this->missed($spec, 'lid', $hems, (Sizing::ofEverything()->size($spec)->piece('lid')->measures[$hems]->at ?? Length::zero())->plus(Length::mm(1, 2)));
         self::assertSame(['hem-lies-flat'], array_map(fn (Fit $fit) => $fit->id, $missed->gone));
-        self::assertSame(Redo::TrimAgain, $missed->redo);
+        self::assertSame(Redo::ScoreAgain, $missed->redo);
     }
 
     /** From a mark m at the bottom to the second score b at the top, and its mirror image: they cross at (m + b)/2, and the tip is on the first score. */

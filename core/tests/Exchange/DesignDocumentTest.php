@@ -14,7 +14,7 @@ use PHPUnit\Framework\TestCase;
 final class DesignDocumentTest extends TestCase
 {
     private const GOOD = [
-        'format' => 'gimbo-design', 'version' => 1, 'name' => 'Boat ticket',
+        'format' => 'gimbo-design', 'version' => 2, 'name' => 'Boat ticket',
         'spec' => ['make' => 'diagonal-envelope', 'holds' => ['width' => '105 mm', 'height' => '74 mm']],
     ];
 
@@ -34,7 +34,7 @@ final class DesignDocumentTest extends TestCase
     {
         yield 'no object' => [3, '/format'];
         yield 'a foreign one' => [['format' => 'other'] + self::GOOD, '/format'];
-        yield 'a later version' => [['version' => 2] + self::GOOD, '/version'];
+        yield 'a later version' => [['version' => 3] + self::GOOD, '/version'];
         yield 'no name' => [array_diff_key(self::GOOD, ['name' => 1]), '/name'];
         yield 'an empty name' => [['name' => "\n"] + self::GOOD, '/name'];
         yield 'a long name' => [['name' => str_repeat('a', 81)] + self::GOOD, '/name'];
@@ -84,5 +84,21 @@ final class DesignDocumentTest extends TestCase
             self::assertSame('document.too-large', $error->problems[0]->reason->code);
         }
         self::assertSame(['a' => 1.5], JsonText::decode('{"a": 1.5}', 1024));
+    }
+
+    /** A design of version 1 keeps the defaults it was sized with: no room in depth, and as much play as 2.5 mm between the walls leave at its tabs. */
+    public function test_an_earlier_document_keeps_the_defaults_it_was_sized_with(): void
+    {
+        $earlier = ['version' => 1, 'spec' => ['make' => 'tray-and-lid', 'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '20 mm'], 'system' => 'metric', 'paper' => ['caliper' => '0.4 mm']]] + self::GOOD;
+        $document = DesignDocument::read($earlier, Sizing::ofEverything());
+        $request = Sizing::ofEverything()->request($document->spec);
+        self::assertSame([0.0, 1.7, 'like-the-wall'], [$request->clearance->depth->toMillimetres(), $request->options->length('lidPlay')?->toMillimetres(), $request->options->choice('hem')]);
+        self::assertSame(2.0, $request->clearance->width->toMillimetres(), 'what was usual then and is still is not said');
+        self::assertSame(2, $document->toArray()['version']);
+        self::assertEquals($document, DesignDocument::kept($document->toArray()), 'brought up to date once');
+        $square = DesignDocument::kept(['version' => 1, 'name' => 'x', 'spec' => ['make' => 'diagonal-envelope', 'holds' => ['width' => '4 in', 'height' => '4 in']]]);
+        self::assertSame(['width' => '1/4 in', 'height' => '1/8 in'], $square->spec['clearance']);
+        $asked = DesignDocument::kept(['version' => 1, 'name' => 'x', 'spec' => ['make' => 'lantern-card', 'holds' => ['width' => '4 in', 'height' => '4 in'], 'options' => ['light' => '40 mm'], 'paper' => ['caliper' => '0.5 mm']]]);
+        self::assertSame(['light' => '39.5 mm'], $asked->spec['options']);
     }
 }

@@ -31,11 +31,11 @@ final class PracticeTest extends TestCase
             ['envelope' => ['11 in', '8 1/2 in', ['left 3 1/4 in', 'bottom 1 in', 'right 3 1/4 in', 'top 1 1/2 in']]],
         ];
         yield 'a deep envelope: a 9 1/8 square with marks at 3 5/8 and 4 5/8' => [
-            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.7 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in']] + $thin,
+            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.7 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in', 'depth' => '0 in']] + $thin,
             ['envelope' => ['9 1/8 in', '9 1/8 in', ['left 3 5/8 in', 'left 4 5/8 in', 'right 3 5/8 in', 'right 4 5/8 in']]],
         ];
         yield 'half an inch deep: the second mark comes to 4 3/8' => [
-            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.5 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in']] + $thin,
+            ['make' => 'deep-envelope', 'holds' => ['width' => '5 5/8 in', 'height' => '4 3/8 in', 'thickness' => '0.5 in'], 'clearance' => ['width' => '0.1 in', 'height' => '1/8 in', 'depth' => '0 in']] + $thin,
             ['envelope' => ['8 7/8 in', '8 7/8 in', ['left 3 5/8 in', 'left 4 3/8 in']]],
         ];
         yield 'half of A4 (ISO 216) makes an A6 card: cut at 14.8 cm, score at 10.5' => [
@@ -55,19 +55,19 @@ final class PracticeTest extends TestCase
             ['strip' => ['7 in', '4 1/4 in', ['left 3/4 in', 'left 1 1/2 in', 'right 3/4 in', 'right 1 1/2 in']]],
         ];
         yield 'an A6 card in a tray 2 cm deep with a doubled lid' => [
-            ['make' => 'tray-and-lid', 'system' => 'metric', 'holds' => ['width' => '105 mm', 'height' => '150 mm', 'thickness' => '12 mm'], 'clearance' => ['width' => '0.7 mm', 'height' => '0.7 mm'], 'options' => ['depth' => '2 cm', 'lidWall' => 'doubled']],
+            ['make' => 'tray-and-lid', 'system' => 'metric', 'holds' => ['width' => '105 mm', 'height' => '150 mm', 'thickness' => '12 mm'], 'clearance' => ['width' => '0.7 mm', 'height' => '0.1 mm'], 'options' => ['depth' => '2 cm', 'lidWall' => 'doubled', 'hem' => 'like-the-wall']],
             ['tray' => ['146 mm', '191 mm', ['left 20 mm', 'bottom 20 mm']], 'lid' => ['148 mm', '193 mm', ['left 10 mm', 'left 20 mm']]],
         ];
         yield 'eight cards with envelopes in a tray, a single lid over it' => [
-            ['make' => 'tray-and-lid', 'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '4 mm', 'count' => 8], 'options' => ['depth' => '1 3/4 in', 'lidDepth' => '3/4 in', 'lidPlay' => '3 mm']] + $thin,
+            ['make' => 'tray-and-lid', 'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '4 mm', 'count' => 8], 'clearance' => ['width' => '0.23 in', 'height' => '0.33 in'], 'options' => ['depth' => '1 3/4 in', 'lidDepth' => '3/4 in']],
             ['tray' => ['9 1/2 in', '8 1/4 in', ['left 1 3/4 in', 'top 1 3/4 in']], 'lid' => ['7 5/8 in', '6 3/8 in', ['left 3/4 in', 'top 3/4 in']]],
         ];
         yield 'an organizer 5 wide, 2 deep, back 6, front 4' => [
             ['make' => 'slope-box', 'holds' => ['width' => '4 3/4 in', 'height' => '6 in', 'thickness' => '1 in'], 'options' => ['depth' => '2 in']] + $thin,
-            ['box' => ['9 in', '12 in', ['left 2 in', 'bottom 4 in', 'right 2 in', 'top 6 in']]],
+            ['box' => ['9 in', '12 in', ['left 2 in', 'bottom 4 in', 'right 2 in', 'bottom 6 in']]],
         ];
         yield 'a wallet for two cards with lined envelopes a side' => [
-            ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '0.1 in', 'count' => 4], 'paper' => ['caliper' => '0.01 mm']],
+            ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '0.1 in', 'count' => 4], 'clearance' => ['depth' => '0 in'], 'paper' => ['caliper' => '0 mm']],
             [
                 'cover' => ['8 1/4 in', '7 1/2 in', ['left 3 7/8 in', 'bottom 2 in', 'right 3 7/8 in', 'top 5 1/4 in']],
                 'corner-gusset' => ['1 1/4 in', '2 in', ['left 1/2 in', 'right 1/2 in']],

@@ -25,6 +25,16 @@ final class LengthTextTest extends TestCase
         foreach (['10.8 cm', '108 mm', '108mm', '10,8cm', '108 millimetres', '10.8 centimeters'] as $text) {
             yield $text => [$text, Length::mm(108)];
         }
+        foreach (['5 1/2-in', '5–1/2 in', '5—½ in', '5 and 1/2 in', '5 & 1/2 in', '5 1/2′′', '5½-inch', '５ １/２ in', '５．５ ｉｎ', '٥.٥ in', '५ १/२ in', '5.5"', "0' 5 1/2\"", '5500 mil', '5500 thou', '0 ft 5.5 in'] as $text) {
+            yield $text => [$text, Length::inches(11, 2)];
+        }
+        foreach (['13 cm 5 mm', '1０5 mm', '１３５ mm', '135000 µm', '135000 microns', '13 cm, 5 mm'] as $text) {
+            yield $text => [$text, Length::mm($text === '1０5 mm' ? 105 : 135)];
+        }
+        foreach (["1'", '1 ft', '1′', '12 in', '1 foot'] as $text) {
+            yield $text => [$text, Length::inches(12)];
+        }
+        yield 'a mathematical bold digit' => ['𝟏𝟑𝟓 mm', Length::mm(135)];
         yield 'a half alone' => ['½ in', Length::inches(1, 2)];
         yield 'no digit before the point' => ['.5 in', Length::inches(1, 2)];
         yield 'nothing' => ['0 mm', Length::zero()];
@@ -43,6 +53,26 @@ final class LengthTextTest extends TestCase
         self::assertSame(Length::inches(17, 4)->ticks, LengthParser::parse('4¼', Unit::Inch)->ticks);
         self::assertSame(Length::mm(108)->ticks, LengthParser::parse('108', Unit::Millimetre)->ticks);
         self::assertSame(Length::mm(108)->ticks, LengthParser::parse('10.8 cm', Unit::Inch)->ticks);
+    }
+
+    public function test_a_bare_fraction_is_asked_about_where_millimetres_are_usual(): void
+    {
+        self::assertSame(Length::inches(11, 2)->ticks, LengthParser::parse('5 1/2', Unit::Inch)->ticks);
+        self::assertSame(Length::mm(11, 2)->ticks, LengthParser::parse('5 1/2 mm', Unit::Millimetre)->ticks);
+        $this->expectExceptionMessage('length.fraction-of-what');
+        LengthParser::parse('5 1/2', Unit::Millimetre);
+    }
+
+    /** Every digit PHP's Unicode tables know, each read as its own script counts. */
+    public function test_no_digit_of_any_script_is_cut_off(): void
+    {
+        foreach (range(0x80, 0x1FFFF) as $code) {
+            $sign = (string) mb_chr($code, 'UTF-8');
+            if (preg_match('/^\p{Nd}$/u', $sign) === 1) {
+                $digit = (LengthParser::parse("1{$sign}5 mm")->toMillimetres() - 105) / 10;
+                self::assertSame(\IntlChar::charDigitValue($code), (int) round($digit), dechex($code));
+            }
+        }
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -66,6 +96,14 @@ final class LengthTextTest extends TestCase
         yield 'a huge fraction' => ['9999999999999/3 in', 'length.too-large'];
         yield 'ten thousand characters' => [str_repeat('1', 10_000), 'length.too-long'];
         yield 'broken UTF-8' => ["4\xff in", 'length.unit-unknown'];
+        yield 'both systems' => ['5 in 3 mm', 'length.unreadable'];
+        yield 'the smaller unit first' => ['5 mm 13 cm', 'length.unreadable'];
+        yield 'twice the same unit' => ['5 mm 3 mm', 'length.unreadable'];
+        yield 'no unit at the end' => ['13 cm 5', 'length.unreadable'];
+        yield 'a span' => ['10-20 mm', 'length.unreadable'];
+        yield 'a raised digit' => ['5² mm', 'length.unit-unknown'];
+        yield 'points, which are of paper' => ['12 pt', 'length.unit-unknown'];
+        yield 'a huge fraction of feet' => ['99999999999 9999999999/9999999999 ft', 'length.too-large'];
         yield 'exponent' => ['1e3 mm', 'length.unreadable'];
     }
 

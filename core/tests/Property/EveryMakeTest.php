@@ -99,7 +99,9 @@ final class EveryMakeTest extends TestCase
             self::assertGreaterThanOrEqual($request->item->stack()->plus($request->clearance->depth)->toMillimetres() - self::TICKS_MM, $design->inside->depth->toMillimetres(), $context);
         }
         foreach ($design->fits as $fit) {
-            if (preg_match('/^(card-fits-(width|height)|lid-goes-on|closes-to-(width|height)|light-stands-between)$/', $fit->id) === 1
+            // A lid may be rounded either way inside its band: never so that it binds, unless no step of the trimmer is in it.
+            $fit->id === 'lid-goes-on' && self::assertNotSame('binds', $fit->state(), $context);
+            if (preg_match('/^(card-fits-(width|height)|closes-to-(width|height)|light-stands-between)$/', $fit->id) === 1
                 || ($asked === [] && in_array($fit->id, ['card-fits-depth', 'stack-fits-gusset'], true))) {
                 self::assertGreaterThanOrEqual($fit->need->toMillimetres() - self::TICKS_MM, $fit->have->toMillimetres(), "$fit->id $context");
             }
@@ -179,7 +181,10 @@ final class EveryMakeTest extends TestCase
         $height = $design->inside->height->minus($less);
         $holds = ['width' => self::exact($width), 'height' => self::exact($height)];
         $isBulgy = ($request->options->all()['bulk'] ?? '') === 'pillow';
-        if ($isBulgy || ! $width->isPositive() || ! $height->isPositive()) {
+        // What is nearly square may give room that lies the other way, and is then laid the other way.
+        $asked = $request->item->width->plus($request->clearance->width)->compareTo($request->item->height->plus($request->clearance->height));
+        $isTurned = $asked * $design->inside->width->compareTo($design->inside->height) <= 0;
+        if ($isBulgy || $isTurned || ! $width->isPositive() || ! $height->isPositive()) {
             return;
         }
         $clearance = ['width' => '0 mm', 'height' => '0 mm'] + (array) ($request->spec['clearance'] ?? []);

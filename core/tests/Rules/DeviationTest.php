@@ -38,15 +38,15 @@ final class DeviationTest extends TestCase
         self::assertSame(-4.0, self::has($after, 'lid-goes-on') - self::has($before, 'lid-goes-on'));
     }
 
-    /** The lid for the tray as it really came out: planned again with the tray's scores given. 105 + 2 · 0.5 + 1 between scores, 12 up: 132 after 128. */
+    /** The lid for the tray as it really came out: planned again with the tray's scores given. 105 + 4 · 0.5 + 1 between scores, 12 up: 132 after 128. */
     public function test_the_lid_follows_when_the_tray_is_given(): void
     {
         $sizing = Sizing::ofEverything();
         $request = $sizing->request(['options' => ['depth' => '24 mm', 'lidPlay' => '1 mm']] + self::TRAY);
         $planned = $sizing->settle($sizing->plan($request));
-        self::assertSame([149.0, 127.0], [$planned->piece('tray')->sheet->width->toMillimetres(), $planned->piece('lid')->sheet->width->toMillimetres()]);
+        self::assertSame([149.0, 128.0], [$planned->piece('tray')->sheet->width->toMillimetres(), $planned->piece('lid')->sheet->width->toMillimetres()]);
         $given = $sizing->settle($sizing->plan($request, ['tray/walls' => Length::mm(22), 'tray/sheet-width' => Length::mm(149)]));
-        self::assertSame([149.0, 131.0], [$given->piece('tray')->sheet->width->toMillimetres(), $given->piece('lid')->sheet->width->toMillimetres()]);
+        self::assertSame([149.0, 132.0], [$given->piece('tray')->sheet->width->toMillimetres(), $given->piece('lid')->sheet->width->toMillimetres()]);
     }
 
     /** A sheet of 222 cut 2 mm too narrow leaves 1.55 less than was asked; side flaps scored at 31 instead of 32, from both ends, give 2 back. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Rules;
 
+use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\JoinEnd;
@@ -103,18 +104,83 @@ final class WorkTest extends TestCase
         self::assertCount(2, $design->pieces[0]->mats());
     }
 
-    /** Divider tabs of 2 in stand from one side to the other at equal distances, half an inch above the divider: three on 140 at 0, 44.6 and 89.2. */
-    public function test_divider_tabs_are_staggered_from_side_to_side(): void
+    /**
+     * Three on a divider of 151 are 50 wide each, so that none hides another, at 0, 50 and 101 on the trimmer's millimetres; nine on 151
+     * would be under an inch and run in cycles of two, 2 in wide.
+     */
+    public function test_divider_tabs_stand_beside_one_another_or_in_cycles(): void
     {
-        $design = self::sized(['make' => 'slope-box', 'options' => ['dividers' => 3]] + self::CARD);
-        $dividers = array_values(array_filter($design->pieces, fn ($piece) => str_starts_with($piece->id, 'divider')));
-        [$width, $height] = [$dividers[0]->sheet->width->toMillimetres(), $dividers[0]->sheet->height->toMillimetres()];
-        foreach ($dividers as $n => $divider) {
-            $top = array_map(fn (Point $p) => $p->x, array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - $height) < 1e-6));
-            $from = $n * ($width - 50.8) / 2;
-            self::assertEqualsWithDelta([$from, $from + 50.8], [min($top ?: [0]), max($top ?: [0])], 1e-6);
-            $shoulders = array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - ($height - 12.7)) < 1e-6);
-            self::assertNotSame([], $shoulders);
+        $places = function (int $count): array {
+            $design = self::sized(['make' => 'slope-box', 'options' => ['dividers' => $count]] + self::CARD);
+            $dividers = array_values(array_filter($design->pieces, fn ($piece) => str_starts_with($piece->id, 'divider')));
+            self::assertCount($count, $dividers);
+            self::assertSame(151.0, $dividers[0]->sheet->width->toMillimetres());
+            $height = $dividers[0]->sheet->height->toMillimetres();
+
+            return array_map(function ($divider) use ($height): array {
+                $top = array_map(fn (Point $p) => $p->x, array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - $height) < 1e-6));
+                self::assertNotSame([], array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - ($height - 12.7)) < 1e-6));
+                $ring = $divider->pattern()->polygon(0)->points;
+                self::assertGreaterThan(0.1, min(array_map(fn (Point $p, int $i) => $p->minus($ring[($i + 1) % count($ring)])->length(), $ring, array_keys($ring))), 'no corner twice');
+
+                return [round(min($top ?: [0]), 4), round(max($top ?: [0]), 4)];
+            }, $dividers);
+        };
+        self::assertSame([[0.0, 50.0], [50.0, 100.0], [101.0, 151.0]], $places(3));
+        self::assertSame([[0.0, 50.8], [100.0, 150.8], [0.0, 50.8]], array_slice($places(9), 0, 3));
+    }
+
+    /** Every divider takes its own paper of the depth: 3 of 0.3 mm leave 0.9 less of the same base. */
+    public function test_dividers_take_their_own_thickness_of_the_depth(): void
+    {
+        $depth = fn (int $count): float => self::sized(['make' => 'slope-box', 'options' => ['dividers' => $count, 'depth' => '40 mm']] + self::CARD)->inside->depth->toMillimetres();
+        self::assertEqualsWithDelta(0.9, $depth(0) - $depth(3), 1e-6);
+        // Planned for them, what stands in front of twelve of a millimetre still has its room.
+        $twelve = self::sized(['make' => 'slope-box', 'options' => ['dividers' => 12], 'paper' => ['caliper' => '1 mm']] + self::CARD);
+        $ok = array_column(array_map(fn (Fit $fit) => [$fit->id, $fit->isOk()], $twelve->fits), 1, 0);
+        self::assertTrue($ok['card-fits-depth']);
+    }
+
+    /** The base is scored like the sides: 2 3/16 in of sides scored at 2 1/4 stand on a base of 2 1/4, of one sheet and of two. */
+    public function test_an_organizers_base_is_as_deep_as_its_sides(): void
+    {
+        foreach ([1, 2] as $sheets) {
+            $design = self::sized(['make' => 'slope-box', 'holds' => ['width' => '5 in', 'height' => '5 in', 'thickness' => '1 in'], 'options' => ['depth' => '2 3/16 in', 'sheets' => $sheets]]);
+            foreach ($design->pieces as $piece) {
+                $pattern = $piece->pattern();
+                $base = $pattern->polygon($pattern->faceNamed('base'))->area() / $piece->folded()->width;
+                self::assertEqualsWithDelta(2.25 * 25.4, $base, 0.001, $piece->id);
+            }
+            self::assertEqualsWithDelta(2.25 * 25.4 - 0.3, $design->inside->depth->toMillimetres(), 0.001);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function tall(): iterable
+    {
+        $holds = fn (string $width, string $height, string $thickness): array => ['holds' => ['width' => $width, 'height' => $height, 'thickness' => $thickness], 'system' => 'metric', 'clearance' => ['width' => '0 mm', 'height' => '0 mm', 'depth' => '0 mm']];
+        yield 'a tray taller than it is wide' => [['make' => 'tray-and-lid'] + $holds('30 mm', '40 mm', '60 mm')];
+        yield 'a doubled one' => [['make' => 'tray-and-lid', 'options' => ['trayWall' => 'doubled', 'lidWall' => 'doubled']] + $holds('30 mm', '40 mm', '60 mm')];
+        yield 'a deep envelope' => [['make' => 'deep-envelope'] + $holds('30 mm', '30 mm', '40 mm')];
+        yield 'an organizer deeper than its sides are high' => [['make' => 'slope-box', 'options' => ['depth' => '60 mm']] + $holds('148 mm', '105 mm', '1 mm')];
+    }
+
+    /**
+     * Folded, every tab and hem lies on the face it is glued to, all of it.
+     *
+     * @param array<string, mixed> $spec
+     */
+    #[DataProvider('tall')]
+    public function test_no_tab_stands_out_of_the_wall_it_is_glued_to(array $spec): void
+    {
+        foreach (self::sized($spec)->pieces as $piece) {
+            $pattern = $piece->pattern();
+            foreach ($pattern->faces as $f => $face) {
+                if ($face->role->value === 'tab' && $face->gluedTo !== null) {
+                    $covered = Overlap::onFace($piece->folding(), $f, $face->gluedTo)?->area() ?? 0.0;
+                    self::assertEqualsWithDelta($pattern->polygon($f)->area(), $covered, 0.01, "$piece->id $face->name");
+                }
+            }
         }
     }
 

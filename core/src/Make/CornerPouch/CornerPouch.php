@@ -23,6 +23,7 @@ use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -49,6 +50,7 @@ final readonly class CornerPouch implements Make
 
     private const PIECE = 'pouch';
 
+    /** Front, a side flap and the bottom flap; where the side flaps meet in the middle, both of them. */
     private const LAYERS = 3;
 
     public function id(): string
@@ -66,7 +68,7 @@ final readonly class CornerPouch implements Make
         return [
             TurnedMethod::option(),
             OptionSpec::choice('bulk', [self::BLOCK, self::PILLOW]),
-            OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE),
+            OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
 
@@ -75,7 +77,7 @@ final readonly class CornerPouch implements Make
         return TurnedMethod::isPunch($request) ? [] : ['seam' => TurnedMethod::seam($request)];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return FlatRoom::usualClearance($item);
     }
@@ -95,7 +97,7 @@ final readonly class CornerPouch implements Make
         [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
         $inside = FlatRoom::inside($request, $width, $height, [self::bulge($request, Dimension::Width), self::bulge($request, Dimension::Height)]);
         $standing = Length::nearestTo($square->longReach());
-        $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS)->plus($request->item->stack()));
+        $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS + (int) ($layout->sideEnd() * 2 > $square->width))->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, false);
 
         return new Figures($request, $plan->settings, [$piece], $inside, $closed, [

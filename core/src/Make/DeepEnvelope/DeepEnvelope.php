@@ -25,6 +25,7 @@ use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -43,6 +44,15 @@ final readonly class DeepEnvelope implements Make
 {
     private const PIECE = 'envelope';
 
+    /** Half of each gusset. */
+    private const CALIPERS_ALONG = 1;
+
+    /** And the tabs that are glued inside the bottom one. */
+    private const CALIPERS_ACROSS = 2;
+
+    /** Beyond the gusset's depth: half the front, half a side flap, the bottom flap and the top flap over it. */
+    private const LAYERS_OVER = 3;
+
     public function id(): string
     {
         return 'deep-envelope';
@@ -55,7 +65,7 @@ final readonly class DeepEnvelope implements Make
 
     public function options(): array
     {
-        return [TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE)];
+        return [TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE)];
     }
 
     public function chosenLengths(SizingRequest $request): array
@@ -65,18 +75,19 @@ final readonly class DeepEnvelope implements Make
     }
 
     /** Envelopes in a deep envelope; common practice, no source. */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 8), Length::inches(1, 8), Length::zero());
+        return new Clearance(Length::inches(1, 8), Length::inches(1, 8), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        $width = BoxRoom::needed($request, Dimension::Width, 1);
-        $height = BoxRoom::needed($request, Dimension::Height, 1);
-        [$wide, $high] = FlatRoom::isUpright($request) ? [$height, $width] : [$width, $height];
+        [$along, $across] = FlatRoom::isUpright($request) ? [Dimension::Height, Dimension::Width] : [Dimension::Width, Dimension::Height];
 
-        return TurnedMethod::plan($request, $planning, self::PIECE, $wide, $high, self::depth($request));
+        return TurnedMethod::plan(
+            $request, $planning, self::PIECE,
+            BoxRoom::needed($request, $along, self::CALIPERS_ALONG), BoxRoom::needed($request, $across, self::CALIPERS_ACROSS), self::depth($request),
+        );
     }
 
     public function settle(Plan $plan): Figures
@@ -89,11 +100,12 @@ final readonly class DeepEnvelope implements Make
         [$wide, $high] = [Length::nearestTo($layout->square->width), Length::nearestTo($layout->square->height)];
         [$across, $up] = $isUpright ? [$high, $wide] : [$wide, $high];
         [$least, $most] = [Length::nearestTo(min($layout->square->sideDepth, $layout->square->endDepth)), Length::nearestTo(max($layout->square->sideDepth, $layout->square->endDepth))];
-        $inside = new Extents($across->minus($t), $up->minus($t), $least->minus($t));
+        [$acrossPaper, $upPaper] = $isUpright ? [self::CALIPERS_ACROSS, self::CALIPERS_ALONG] : [self::CALIPERS_ALONG, self::CALIPERS_ACROSS];
+        $inside = new Extents($across->minus($t->times($acrossPaper)), $up->minus($t->times($upPaper)), $least->minus($t));
         $fits = new TurnedFits($request, $layout, $isUpright);
 
         return new Figures(
-            $request, $plan->settings, [$piece], $inside, new Extents($across->plus($t), $up->plus($t), $most->plus($t)),
+            $request, $plan->settings, [$piece], $inside, new Extents($across->plus($t), $up->plus($t), $most->plus($t->times(self::LAYERS_OVER))),
             [...BoxRoom::fits($request, $inside, Length::max(...$fits->slips())), ...$fits->seams(), $fits->closing(), ...FromPaper::fits([$piece], $request)],
             BoxRoom::takes($request, $inside),
         );

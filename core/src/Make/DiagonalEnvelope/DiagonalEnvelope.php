@@ -20,6 +20,7 @@ use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -39,7 +40,7 @@ final readonly class DiagonalEnvelope implements Make
 {
     private const PIECE = 'envelope';
 
-    /** Front, a side flap, bottom and top flap: so many layers lie on one another at most. */
+    /** Front, a side flap, bottom and top flap; where the side flaps meet in the middle, both of them. */
     private const LAYERS = 4;
 
     public function id(): string
@@ -56,7 +57,7 @@ final readonly class DiagonalEnvelope implements Make
     {
         return [
             TurnedMethod::option(),
-            OptionSpec::length('seam')->onlyWith('method', TurnedMethod::SCORE),
+            OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
 
@@ -65,7 +66,7 @@ final readonly class DiagonalEnvelope implements Make
         return TurnedMethod::isPunch($request) ? [] : ['seam' => TurnedMethod::seam($request)];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return FlatRoom::usualClearance($item);
     }
@@ -89,7 +90,7 @@ final readonly class DiagonalEnvelope implements Make
         $piece = PieceFigures::ofSquare(self::PIECE, $layout, $layout->measures());
         $t = $request->paper->caliper;
         $inside = FlatRoom::inside($request, $width, $height);
-        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
+        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS + (int) ($layout->sideEnd() * 2 > $layout->square->width))->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, $isUpright);
 
         return new Figures($request, $plan->settings, [$piece], $inside, $closed, [

@@ -25,6 +25,7 @@ use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\SizingRequest;
@@ -53,6 +54,9 @@ final readonly class DiamondCard implements Make
 
     private const PIECE = 'card';
 
+    /** Outer panel, the half diamond on it, the panel they hang on, and the middle one, where a diamond's tip lies on them. */
+    private const LAYERS = 5;
+
     public function id(): string
     {
         return 'diamond-card';
@@ -73,7 +77,7 @@ final readonly class DiamondCard implements Make
         return [];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return CardSize::noClearance();
     }
@@ -109,11 +113,14 @@ final readonly class DiamondCard implements Make
         $mark->at->isPositive() || throw NothingLeft::of('diamond');
         $marks = array_map(fn (string $from) => Measure::of($mark, MeasureKind::Mark, Axis::Width, $from, ["$from-slant"]), ['left', 'right']);
         $piece = PieceFigures::ofGrid(self::PIECE, $grid, $marks);
-        [$a, $height] = [$grid->columns->width(0), $grid->rows->main()];
+        // The outer panels stand out of the middle one by what they are wider than the ones they hang on.
+        $columns = $grid->columns;
+        $width = $columns->main()->plus($columns->width(0), $columns->width(4))->minus($columns->width(1)->plus($columns->width(3)));
+        $height = $grid->rows->main();
 
         return new Figures(
-            $request, $plan->settings, [$piece], new Extents($a->times(2), $height, Length::zero()), new Extents($a->times(2), $height, $request->paper->caliper->times(4)),
-            [...CardSize::fits($request, $a->times(2), $height), self::creasesMeet($grid, $mark->at), ...FromPaper::fits([$piece], $request)],
+            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(self::LAYERS)),
+            [...CardSize::fits($request, $width, $height), ...CardSize::near($request, $width, $height), self::creasesMeet($grid, $mark->at), ...FromPaper::fits([$piece], $request)],
         );
     }
 
@@ -145,7 +152,13 @@ final readonly class DiamondCard implements Make
 
     public function remedies(string $fit, Figures $figures): array
     {
-        return $fit === FromPaper::ID ? FromPaper::remedies($figures->pieces) : [];
+        return match ($fit) {
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
+            // Its scores lie on the step where a quarter of it is two steps.
+            'comes-near-width' => CardSize::neighbours($fit, $figures->request, $figures->closed->width, $figures->request->tools->score->size->times(4)),
+            'comes-near-height' => CardSize::neighbours($fit, $figures->request, $figures->closed->height, $figures->request->tools->cut->size),
+            default => [],
+        };
     }
 
     /**

@@ -12,6 +12,7 @@ use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
@@ -21,6 +22,7 @@ use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -66,7 +68,7 @@ final readonly class FoldedCard implements Make
         return [];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return CardSize::noClearance();
     }
@@ -88,13 +90,14 @@ final readonly class FoldedCard implements Make
         $isSide = self::isSide($request);
         [$folded, $straight] = $isSide ? [$grid->columns, $grid->rows] : [$grid->rows, $grid->columns];
         $piece = PieceFigures::ofGrid(self::PIECE, $grid);
-        $size = Length::max(...$folded->widths);
+        $size = self::closed($folded);
         [$width, $height] = $isSide ? [$size, $straight->total] : [$straight->total, $size];
-        $layers = $request->paper->caliper->times(count($folded->widths));
+        // Gate flaps lie beside one another.
+        $layers = $request->paper->caliper->times(self::fold($request) === 'letter' || self::fold($request) === 'z' ? 3 : 2);
 
         return new Figures(
             $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $layers),
-            [...CardSize::fits($request, $width, $height), ...self::fits($folded, self::fold($request)), ...FromPaper::fits([$piece], $request)],
+            [...CardSize::fits($request, $width, $height), ...CardSize::near($request, $width, $height), ...self::fits($folded, $request), ...FromPaper::fits([$piece], $request)],
         );
     }
 
@@ -117,7 +120,12 @@ final readonly class FoldedCard implements Make
 
     public function remedies(string $fit, Figures $figures): array
     {
-        return $fit === FromPaper::ID ? FromPaper::remedies($figures->pieces) : [];
+        return match ($fit) {
+            FromPaper::ID => FromPaper::remedies($figures->pieces),
+            'comes-near-width' => CardSize::neighbours($fit, $figures->request, $figures->closed->width, $figures->request->tools->score->size),
+            'comes-near-height' => CardSize::neighbours($fit, $figures->request, $figures->closed->height, $figures->request->tools->score->size),
+            default => [],
+        };
     }
 
     private static function isSide(SizingRequest $request): bool
@@ -136,11 +144,10 @@ final readonly class FoldedCard implements Make
         $dimension = $axis === Axis::Width ? Dimension::Width : Dimension::Height;
         $whole = CardSize::part($request, $dimension);
         $half = CardSize::part($request, $dimension, 1, 2);
-        // The panel folded in first is a little narrower: 1 mm and the paper (common practice, no source).
-        $inner = $whole->plus(new Term(TermKind::Margin, Length::mm(-1)), new Term(TermKind::Paper, $request->paper->caliper->times(-1)));
+        $inner = self::inner($planning, $whole, $request);
         [$before, $after] = match (self::fold($request)) {
             'gate' => [[Strip::atMost('flaps', $half)], [Strip::atMost('flaps', $half)]],
-            'z' => [[Strip::atMost('panels', $whole)], [Strip::atMost('panels', $whole)]],
+            'z' => [[Strip::atMost('panels', self::outer($planning, $whole))], [Strip::atMost('panels', self::outer($planning, $whole))]],
             'letter' => [[Strip::atMost('inner', $inner)], [Strip::atMost('outer', $whole)]],
             default => [[Strip::atMost('spine', $whole)], []],
         };
@@ -165,11 +172,59 @@ final readonly class FoldedCard implements Make
         })->build();
     }
 
-    /** @return list<Fit> */
-    private static function fits(GridAxis $folded, string $fold): array
+    /** Across the fold: the back, and what the panels folded over it stand out. */
+    private static function closed(GridAxis $folded): Length
     {
-        return $fold === 'gate'
-            ? [Fit::plain('flaps-meet-without-overlap', $folded->width(0)->plus($folded->width(2)), $folded->width(1), $folded->width(0)->plus($folded->width(2)), Length::zero())]
-            : [];
+        [$front, $back, $flap] = [$folded->width(0), $folded->width(1), $folded->widths[2] ?? Length::zero()];
+
+        return Length::max($back, $front)->minus(Length::min(Length::zero(), $back->minus($flap)));
+    }
+
+    /** The panel folded in first is a little narrower than those it lies between: 1 mm and the paper (common practice, no source). */
+    private static function margin(SizingRequest $request): Length
+    {
+        return Length::mm(1)->plus($request->paper->caliper);
+    }
+
+    /** The outer panels of a Z, no wider than that what they stand out on both sides of the back, as it will really be, is still what was asked. */
+    private static function outer(Planning $planning, MakeUp $whole): MakeUp
+    {
+        [$score, $cut, $asked] = [$planning->tools->score, $planning->tools->cut, $whole->figure()];
+        $panel = Length::max($score->down($asked), $score->size);
+        $closes = fn (Length $panel): Length => $panel->times(4)->minus($cut->down($panel->times(2)->plus($asked)));
+        while ($panel->isMoreThan($score->size) && $closes($panel)->isMoreThan($asked)) {
+            $panel = $panel->minus($score->size);
+        }
+
+        return $whole->roundedTo($panel);
+    }
+
+    /** As narrow as it must be beside the back as it will really be, that takes what the trimmer leaves. */
+    private static function inner(Planning $planning, MakeUp $whole, SizingRequest $request): MakeUp
+    {
+        [$score, $cut] = [$planning->tools->score, $planning->tools->cut];
+        $outer = Length::max($score->down($whole->figure()), $score->size);
+        $inner = Length::max($score->down($outer->minus(self::margin($request))), $score->size);
+        $back = fn (Length $inner): Length => $cut->down($inner->plus($outer, $whole->figure()))->minus($inner)->minus($outer);
+        while ($inner->isMoreThan($score->size) && $back($inner)->minus($inner)->isLessThan(self::margin($request))) {
+            $inner = $inner->minus($score->size);
+        }
+
+        return $whole->plus(new Term(TermKind::Margin, Length::mm(-1)), new Term(TermKind::Paper, $request->paper->caliper->times(-1)))->roundedTo($inner);
+    }
+
+    /** @return list<Fit> */
+    private static function fits(GridAxis $folded, SizingRequest $request): array
+    {
+        $flaps = $folded->width(0)->plus($folded->widths[2] ?? Length::zero());
+
+        return match (self::fold($request)) {
+            'gate' => [
+                Fit::plain('flaps-meet-without-overlap', $flaps, $folded->width(1), $flaps, Length::zero()),
+                Fit::plain('flaps-come-together', $folded->width(1)->minus($request->tools->cut->size), $flaps, $folded->width(1)->minus($request->tools->cut->size), Length::zero()),
+            ],
+            'letter' => [Fit::plain('inner-panel-lies-flat', self::margin($request), Length::min($folded->width(1), $folded->width(2))->minus($folded->width(0)), $request->paper->caliper, Length::zero())],
+            default => [],
+        };
     }
 }

@@ -26,6 +26,7 @@ use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -62,13 +63,13 @@ final readonly class LanternCard implements Make
         return [OptionSpec::length('light')];
     }
 
-    /** 38 mm for a common battery light; common practice, no source. */
+    /** A common battery light is 37 to 38 mm across; common practice, no source. */
     public function chosenLengths(SizingRequest $request): array
     {
-        return ['light' => $request->options->length('light') ?? Length::mm(38)];
+        return ['light' => $request->options->length('light') ?? Length::mm(375, 10)];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return CardSize::noClearance();
     }
@@ -76,7 +77,8 @@ final readonly class LanternCard implements Make
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $light = $this->chosenLengths($request)['light'];
-        $bellows = MakeUp::of(new Term(TermKind::Light, $light->timesNearest(1, 2), null, $light));
+        $t = $request->paper->caliper;
+        $bellows = MakeUp::of(new Term(TermKind::Light, $light->timesNearest(1, 2), null, $light), new Term(TermKind::Paper, $t->timesNearest(1, 2), null, $t));
         $strips = [Strip::atLeast('tabs', $bellows), Strip::atLeast('sides', $bellows)];
         $sheet = new GridPlan(
             AxisPlan::of($planning, self::STRIP, Axis::Width, $strips, CardSize::part($request, Dimension::Width), $strips, isContained: true),
@@ -93,14 +95,16 @@ final readonly class LanternCard implements Make
         $grid = $plan->grid(self::STRIP);
         $strip = PieceFigures::ofGrid(self::STRIP, $grid, count: 2);
         [$face, $side, $height] = [$grid->columns->main(), $grid->columns->width(1), $grid->rows->main()];
-        $apart = $side->times(2);
+        // Between the faces, half of each one's paper taken off.
+        $apart = $side->times(2)->minus($request->paper->caliper);
 
         return new Figures(
             $request, $plan->settings, [$strip], new Extents($face, $height, $apart), new Extents($face, $height, $request->paper->caliper->times(6)),
             [
                 ...CardSize::fits($request, $face, $height),
+                ...CardSize::near($request, $face, $height),
                 Fit::plain('light-stands-between', $light, $apart, $light, Fit::handMiss()->times(2)),
-                Fit::plain('sides-fold-in', $apart, $face, $apart, Fit::handMiss()),
+                Fit::plain('sides-fold-in', $side->times(2), $face, $side->times(2), Fit::handMiss()),
                 ...FromPaper::fits([$strip], $request),
             ],
         );
@@ -144,6 +148,8 @@ final readonly class LanternCard implements Make
     {
         return match ($fit) {
             FromPaper::ID => FromPaper::remedies($figures->pieces),
+            'comes-near-width' => CardSize::neighbours($fit, $figures->request, $figures->closed->width, $figures->request->tools->cut->size),
+            'comes-near-height' => CardSize::neighbours($fit, $figures->request, $figures->closed->height, $figures->request->tools->cut->size),
             'sides-fold-in' => [new Remedy('usual-light', ['/options/light' => null])],
             default => [],
         };

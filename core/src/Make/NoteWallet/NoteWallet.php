@@ -26,6 +26,7 @@ use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -47,6 +48,15 @@ use Gimbo\Core\Steps\WorkStep;
 final readonly class NoteWallet implements Make
 {
     private const COVER = 'cover';
+
+    /** In width, the side strip at the outer edge and what the spine's fold takes: rounded up to whole calipers. */
+    private const CALIPERS_WIDE = 2;
+
+    /** In height, what the fold of the gusset takes, rounded up. */
+    private const CALIPERS_HIGH = 1;
+
+    /** Cover and pocket by half each, and a tab of the side strip on both. */
+    private const CALIPERS_DEEP = 3;
 
     private const GUSSET = 'corner-gusset';
 
@@ -77,21 +87,21 @@ final readonly class NoteWallet implements Make
     }
 
     /** A note-card envelope in a pocket: common practice, no source. */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 4), Length::inches(1, 8), Length::zero());
+        return new Clearance(Length::inches(1, 4), Length::inches(1, 8), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $chosen = $this->chosenLengths($request);
         $gusset = $request->options->length('gusset') === null ? self::gusset($request) : MakeUp::of(new Term(TermKind::Depth, $chosen['gusset']));
-        $pockets = [Strip::atLeast('pockets', BoxRoom::needed($request, Dimension::Width, 0))];
+        $pockets = [Strip::atLeast('pockets', BoxRoom::needed($request, Dimension::Width, self::CALIPERS_WIDE))];
         $flap = [Strip::atLeast('pocket-flaps', self::flap($chosen['pocketHeight']))];
-        $rows = AxisPlan::of($planning, self::COVER, Axis::Height, $flap, $gusset, [Strip::atLeast('covers', BoxRoom::needed($request, Dimension::Height, 0))]);
+        $rows = AxisPlan::of($planning, self::COVER, Axis::Height, $flap, $gusset, [Strip::atLeast('covers', BoxRoom::needed($request, Dimension::Height, self::CALIPERS_HIGH))]);
         // Gusset and flap as they will really be, before the columns are planned.
         $real = $rows->settle($planning->settings());
-        $spine = MakeUp::of(new Term(TermKind::Gusset, $real->main()->times(2)));
+        $spine = MakeUp::of(new Term(TermKind::Gusset, $real->main()->times(2)), new Term(TermKind::Paper, $request->paper->caliper));
         $columns = AxisPlan::of($planning, self::COVER, Axis::Width, $pockets, $spine, $pockets);
         $cover = $columns->settle($planning->settings())->width(0);
 
@@ -115,14 +125,17 @@ final readonly class NoteWallet implements Make
             PieceFigures::ofGrid(self::STRAP, $plan->grid(self::STRAP)),
         ];
         $t = $request->paper->caliper;
-        $room = new Extents($columns->width(0), $rows->width(2), $rows->main()->minus($t));
+        $room = new Extents(
+            $columns->width(0)->minus($t->times(self::CALIPERS_WIDE)), $rows->width(2)->minus($t->times(self::CALIPERS_HIGH)),
+            $rows->main()->minus($t->times(self::CALIPERS_DEEP)),
+        );
         $stack = self::stackOf($request, $request->options->count('perPocket'));
         [$width, $height] = BoxRoom::fits($request, $room, Fit::handMiss());
 
         return new Figures($request, $plan->settings, $pieces, $room, new Extents($columns->width(0)->plus($t), $rows->width(2)->plus($t), $columns->main()->plus($t)), [
             $width, $height,
             new Fit('stack-fits-gusset', $stack->plus($request->clearance->depth), $room->depth, $stack, Fit::handMiss()->times(2), self::gusset($request)),
-            Fit::plain('spine-takes-both-pockets', $rows->main()->times(2), $columns->main(), $rows->main()->times(2), Fit::handMiss()),
+            Fit::plain('spine-takes-both-pockets', $rows->main()->times(2)->plus($t), $columns->main(), $rows->main()->times(2)->plus($t), Fit::handMiss()),
             ...FromPaper::fits($pieces, $request),
         ], BoxRoom::takes($request, $room));
     }
@@ -187,7 +200,7 @@ final readonly class NoteWallet implements Make
         return MakeUp::of(
             new Term(TermKind::Thickness, self::stackOf($request, $request->options->count('perPocket')), Dimension::Depth),
             new Term(TermKind::Clearance, $request->clearance->depth, Dimension::Depth),
-            new Term(TermKind::Paper, $request->paper->caliper),
+            new Term(TermKind::Paper, $request->paper->caliper->times(self::CALIPERS_DEEP)),
         );
     }
 

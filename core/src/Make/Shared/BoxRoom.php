@@ -11,6 +11,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\SizingRequest;
 
 /** The room in something with depth: a box, a deep envelope. */
@@ -45,6 +46,12 @@ final class BoxRoom
         }
 
         return $fits;
+    }
+
+    /** What a hand may miss in three settings, so that a box is still deep enough; common practice, no source. */
+    public static function usualDepth(System $system): Length
+    {
+        return $system === System::Imperial ? Length::inches(1, 16) : Length::mm(3, 2);
     }
 
     /** How many of the item stand in that depth, its clearance kept. */

@@ -7,9 +7,11 @@ namespace Gimbo\Core\Make\Shared;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\SizingRequest;
 
@@ -28,6 +30,35 @@ final class CardSize
         $part = $whole->timesNearest($numerator, $denominator);
 
         return MakeUp::of(new Term(TermKind::Contents, $part, $dimension, $part->equals($whole) ? null : $whole));
+    }
+
+    /**
+     * That what it closes to is what was asked, but for a step of the trimmer: a card that comes out smaller than that is another card.
+     *
+     * @return list<Fit>
+     */
+    public static function near(SizingRequest $request, Length $width, Length $height): array
+    {
+        $least = fn (Length $asked): Length => $asked->minus($request->tools->cut->size);
+        $fit = fn (string $id, Length $asked, Length $closed): Fit => Fit::plain($id, $least($asked), $closed, $least($asked), Length::zero());
+
+        return [$fit('comes-near-width', $request->item->width, $width), $fit('comes-near-height', $request->item->height, $height)];
+    }
+
+    /**
+     * The sizes it can be made in on both sides of the one asked for.
+     *
+     * @param Length $closed what it closes to now, in the direction that is off
+     * @param Length $step by how much the next one is larger
+     * @return list<Remedy>
+     */
+    public static function neighbours(string $fit, SizingRequest $request, Length $closed, Length $step): array
+    {
+        $at = $fit === 'comes-near-width' ? '/holds/width' : '/holds/height';
+        $words = LengthFormatter::for($request->system);
+        $sizes = array_filter([$closed, $closed->plus($step)], fn (Length $size) => $size->isPositive() && $words->isExact($size));
+
+        return array_values(array_map(fn (Length $size) => new Remedy('make-it-size', [$at => $words->text($size)], ['size' => $words->text($size)]), $sizes));
     }
 
     /**

@@ -77,12 +77,17 @@ final class FlatRoom
         return new Fit($isWidth ? self::WIDTH : self::HEIGHT, $need->figure(), $have, $item, $slip, $need);
     }
 
-    /** A sizes lie in the C envelopes as ISO 269 pairs them (14 × 9 mm more); else 1/4 in along and 1/8 in across, common practice. */
+    /**
+     * A sizes lie in the C envelopes as ISO 269 pairs them (14 × 9 mm more); else 1/4 in along and 1/8 in across, and what is square has
+     * 1/8 in both ways, so that its face is square too: common practice.
+     */
     public static function usualClearance(Item $item): Clearance
     {
-        [$long, $short] = NamedSize::isIsoA($item->face())
-            ? [Length::mm(14), Length::mm(9)]
-            : [Length::inches(1, 4), Length::inches(1, 8)];
+        [$long, $short] = match (true) {
+            $item->width->equals($item->height) => [Length::inches(1, 8), Length::inches(1, 8)],
+            NamedSize::isIsoA($item->face()) => [Length::mm(14), Length::mm(9)],
+            default => [Length::inches(1, 4), Length::inches(1, 8)],
+        };
 
         return $item->face()->isPortrait()
             ? new Clearance($short, $long, Length::zero())

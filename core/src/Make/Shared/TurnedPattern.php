@@ -110,6 +110,8 @@ final readonly class TurnedPattern
     private function tab(int $out): Polygon
     {
         [$w, $h, $s, $e] = [$this->square->width / 2, $this->square->height / 2, $this->square->sideDepth, $this->square->endDepth];
+        // Inside the gusset it is glued to, the one from the other corner beside it.
+        $e = min($e, $w);
         $over = $w + $h + ($s + $e) - $this->square->diagonal() / 2;
         $corner = $over <= 0 ? [[$out * ($w + $s), -$h - $e]] : [[$out * ($w + $s), -$h - $e + $over], [$out * ($w + $s - $over), -$h - $e]];
 

@@ -26,6 +26,7 @@ use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -87,7 +88,7 @@ final readonly class SlantGateCard implements Make
         ];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return CardSize::noClearance();
     }
@@ -121,6 +122,7 @@ final readonly class SlantGateCard implements Make
             $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(3)),
             [
                 ...CardSize::fits($request, $width, $height),
+                ...CardSize::near($request, $width, $height),
                 Fit::plain('tips-overlap', Length::zero(), Length::nearestTo(2 * $reach)->minus($width), Length::zero(), $miss->times(2)),
                 Fit::plain('feet-meet', $width, Length::nearestTo(2 * ($reach - $foot)), $width, $miss->times(2)),
                 Fit::plain('flaps-stay-inside', Length::zero(), $width->minus($grid->columns->width(0)), Length::zero(), $miss),
@@ -156,6 +158,8 @@ final readonly class SlantGateCard implements Make
     {
         return match ($fit) {
             FromPaper::ID => FromPaper::remedies($figures->pieces),
+            'comes-near-width' => CardSize::neighbours($fit, $figures->request, $figures->closed->width, $figures->request->tools->cut->size),
+            'comes-near-height' => CardSize::neighbours($fit, $figures->request, $figures->closed->height, $figures->request->tools->cut->size),
             'tips-overlap', 'feet-meet', 'flaps-stay-inside' => [
                 new Remedy('usual-foot', ['/options/footInset' => null]),
                 new Remedy('usual-flaps', ['/options/flap' => null, '/options/tipDrop' => null, '/options/footInset' => null]),

@@ -11,8 +11,10 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\AxisPlan;
@@ -47,10 +49,13 @@ final class Dividers
         return new GridPlan($less(Axis::Width, $width), $less(Axis::Height, $height, new Term(TermKind::Flap, Length::inches(1, 2))));
     }
 
-    /** @param int $place counted from 0 */
-    public static function pattern(GridSheet $grid, int $place, int $count): Pattern
+    /**
+     * @param int $place counted from 0
+     * @param Step $cut the trimmer's
+     */
+    public static function pattern(GridSheet $grid, int $place, int $count, Step $cut): Pattern
     {
-        return (new PatternBuilder)->face(self::FACE, self::outline($grid, $place, $count))->layers(self::FACE)->build();
+        return (new PatternBuilder)->face(self::FACE, self::outline($grid, $place, $count, $cut))->layers(self::FACE)->build();
     }
 
     /** @return list<WorkStep> */
@@ -59,14 +64,23 @@ final class Dividers
         return [...GridWork::cutAndScore($piece), new WorkStep(Deed::CutOut, $piece->id, faces: [self::FACE], advice: ['label-each-tab'])];
     }
 
-    private static function outline(GridSheet $grid, int $place, int $count): Polygon
+    /**
+     * Tabs side by side as far as they are to be read, in cycles where there are more than stand beside one another; they begin on
+     * the trimmer's step.
+     */
+    private static function outline(GridSheet $grid, int $place, int $count, Step $cut): Polygon
     {
-        [$w, $h] = [$grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres()];
+        [$w, $h] = [$grid->columns->total, $grid->rows->total->toMillimetres()];
         $shoulder = $h - min(Length::inches(1, 2)->toMillimetres(), $h / 2);
-        $tab = min(Length::inches(2)->toMillimetres(), $w / 2);
-        $from = $count > 1 ? ($w - $tab) * $place / ($count - 1) : 0.0;
-        $corners = [[0, 0], [$w, 0], [$w, $shoulder], [$from + $tab, $shoulder], [$from + $tab, $h], [$from, $h], [$from, $shoulder], [0, $shoulder]];
-        $distinct = array_filter($corners, fn (array $corner, int $i) => $corner !== $corners[($i + 7) % 8], ARRAY_FILTER_USE_BOTH);
+        // Narrower, so that all stand beside one another, but not under an inch; else in cycles.
+        $share = $cut->down($w->timesNearest(1, max(2, $count)));
+        $tab = Length::min(Length::inches(2), $share->isLessThan(Length::inches(1)) ? Length::max($cut->down($w->timesNearest(1, 2)), $cut->size) : $share);
+        $beside = max(1, min($count, intdiv($w->ticks, $tab->ticks)));
+        $from = $beside === 1 ? Length::zero() : $cut->down($w->minus($tab)->timesNearest($place % $beside, $beside - 1));
+        [$left, $right, $wide] = [$from->toMillimetres(), min($from->plus($tab)->toMillimetres(), $w->toMillimetres()), $w->toMillimetres()];
+        $corners = [[0, 0], [$wide, 0], [$wide, $shoulder], [$right, $shoulder], [$right, $h], [$left, $h], [$left, $shoulder], [0, $shoulder]];
+        // Where a tab ends with the divider, two corners are one.
+        $distinct = array_filter($corners, fn (array $corner, int $i) => hypot($corner[0] - $corners[($i + 7) % 8][0], $corner[1] - $corners[($i + 7) % 8][1]) > Tolerance::SAME_POINT_MM, ARRAY_FILTER_USE_BOTH);
 
         return Polygon::at(...array_values($distinct));
     }

@@ -29,6 +29,7 @@ use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -46,11 +47,14 @@ use Gimbo\Core\Steps\WorkStep;
 /**
  * A desk organizer with a high back, a low front and sloping sides, from one sheet or from two whose bases are glued together.
  *
- * Columns depth | width | depth; rows front | base | back. Formulas: docs/formulas.md, "Slope box".
+ * Columns depth | width | depth; rows front | base | back; the back takes what is left. Formulas: docs/formulas.md, "Slope box".
  */
 final readonly class SlopeBox implements Make
 {
     private const BOX = 'box';
+
+    /** Half of each side, and the tabs glued inside both. */
+    private const CALIPERS_WIDE = 3;
 
     private const BACK = 'back-sheet';
 
@@ -77,7 +81,7 @@ final readonly class SlopeBox implements Make
     public function chosenLengths(SizingRequest $request): array
     {
         $options = $request->options;
-        $depth = $options->length('depth') ?? BoxRoom::needed($request, Dimension::Depth, 1)->figure();
+        $depth = $options->length('depth') ?? self::depth($request)->figure();
         $slope = $options->length('slope') ?? $request->tools->score->up($depth);
         $back = $request->tools->score->up($request->item->height->plus($request->clearance->height));
 
@@ -89,29 +93,29 @@ final readonly class SlopeBox implements Make
     }
 
     /** As cards with envelopes in a tray, 1/4 in wide; the back as high as what stands in it (common practice, no source). */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 4), Length::zero(), Length::zero());
+        return new Clearance(Length::inches(1, 4), Length::zero(), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
         $chosen = $this->chosenLengths($request);
         $isOne = self::isOne($request);
-        $depth = $request->options->length('depth') === null
-            ? BoxRoom::needed($request, Dimension::Depth, 1)
-            : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
-        $width = BoxRoom::needed($request, Dimension::Width, 1);
+        $depth = $request->options->length('depth') === null ? self::depth($request) : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
+        $width = BoxRoom::needed($request, Dimension::Width, self::CALIPERS_WIDE);
         $sides = [Strip::atLeast('sides', $depth)];
-        $back = [Strip::atLeast('back', BoxRoom::needed($request, Dimension::Height, 0))];
-        $front = [Strip::atMost('front', MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight'])))];
+        $back = BoxRoom::needed($request, Dimension::Height, 0);
+        $front = MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight']));
+        // The base is scored like the sides, so that it is as deep as they are; back and front take what is left.
+        $base = Strip::atLeast('base', $depth);
         $columns = fn (string $piece): AxisPlan => AxisPlan::of($planning, $piece, Axis::Width, $sides, $width, $sides);
         if ($isOne) {
-            $main = new GridPlan($columns(self::BOX), AxisPlan::of($planning, self::BOX, Axis::Height, $front, $depth, $back));
+            $main = new GridPlan($columns(self::BOX), AxisPlan::of($planning, self::BOX, Axis::Height, [Strip::atMost('front', $front), $base], $back, []));
             $sheets = [self::BOX => $main];
         } else {
-            $main = new GridPlan($columns(self::BACK), AxisPlan::of($planning, self::BACK, Axis::Height, [], $depth, $back));
-            $sheets = [self::BACK => $main, self::FRONT => new GridPlan($columns(self::FRONT), AxisPlan::of($planning, self::FRONT, Axis::Height, $front, $depth, []))];
+            $main = new GridPlan($columns(self::BACK), AxisPlan::of($planning, self::BACK, Axis::Height, [$base], $back, []));
+            $sheets = [self::BACK => $main, self::FRONT => new GridPlan($columns(self::FRONT), AxisPlan::of($planning, self::FRONT, Axis::Height, [], $front, [$base], isContained: true))];
         }
         $real = $main->settle($planning->settings());
         for ($n = 1; $n <= $request->options->count('dividers'); $n++) {
@@ -129,7 +133,10 @@ final readonly class SlopeBox implements Make
         $t = $request->paper->caliper;
         [$columns, $deep, $front, $high] = self::measured($plan);
         $wide = $columns->main();
-        $inside = new Extents($wide->minus($t), $high, Length::min($deep, $columns->width(0))->minus($t));
+        $inside = new Extents(
+            $wide->minus($t->times(self::CALIPERS_WIDE)), $high,
+            Length::min($deep, $columns->width(0), $columns->width(2))->minus($t->times(1 + $request->options->count('dividers'))),
+        );
         $low = $high->minus($this->chosenLengths($request)['slope']);
 
         return new Figures($request, $plan->settings, $pieces, $inside, new Extents($wide->plus($t), $high->plus($t), $deep->plus($t)), [
@@ -150,7 +157,7 @@ final readonly class SlopeBox implements Make
             self::BOX => new Shape($this->box($grid, $slope)->joined($piece, $this->joins($figures))->build(), $grid->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $grid->rows->width(2)->toMillimetres())), places: [Place::asItLies()]),
             self::BACK => new Shape($this->half($grid, 'back', 0, 1, $slope)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies()]),
             self::FRONT => new Shape($this->half($grid, 'front', 1, 0, 0.0)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies(y: -$grid->rows->edge(1), z: $lift)]),
-            default => new Shape(Dividers::pattern($grid, (int) array_search($piece, self::dividers($request), true), count(self::dividers($request))), places: [$this->standing($figures, $piece)]),
+            default => new Shape(Dividers::pattern($grid, (int) array_search($piece, self::dividers($request), true), count(self::dividers($request)), $request->tools->cut), places: [$this->standing($figures, $piece)]),
         };
     }
 
@@ -228,6 +235,12 @@ final readonly class SlopeBox implements Make
         return $joins;
     }
 
+    /** The stack with its clearance, the base's fold and the back's by half a caliper each, and every divider's own. */
+    private static function depth(SizingRequest $request): MakeUp
+    {
+        return BoxRoom::needed($request, Dimension::Depth, 1 + $request->options->count('dividers'));
+    }
+
     private static function isOne(SizingRequest $request): bool
     {
         return $request->options->count('sheets') === 1;
@@ -245,11 +258,11 @@ final readonly class SlopeBox implements Make
         if (self::isOne($plan->request)) {
             $box = $plan->grid(self::BOX);
 
-            return [$box->columns, $box->rows->main(), $box->rows->width(0), $box->rows->width(2)];
+            return [$box->columns, $box->rows->width(1), $box->rows->width(0), $box->rows->width(2)];
         }
         [$back, $front] = [$plan->grid(self::BACK), $plan->grid(self::FRONT)];
 
-        return [$back->columns, $back->rows->main(), $front->rows->width(0), $back->rows->width(1)];
+        return [$back->columns, Length::min($back->rows->width(0), $front->rows->width(1)), $front->rows->width(0), $back->rows->width(1)];
     }
 
     /** A divider stands on the base, at equal distances between back and front. */
@@ -258,7 +271,7 @@ final readonly class SlopeBox implements Make
         $dividers = self::dividers($figures->request);
         $isOne = self::isOne($figures->request);
         $box = $figures->grid($isOne ? self::BOX : self::BACK);
-        $behind = $box->rows->main()->toMillimetres() * ((int) array_search($divider, $dividers, true) + 1) / (count($dividers) + 1);
+        $behind = $box->rows->width($isOne ? 1 : 0)->toMillimetres() * ((int) array_search($divider, $dividers, true) + 1) / (count($dividers) + 1);
         $aside = $box->columns->edge(1) + ($box->columns->main()->toMillimetres() - $figures->piece($divider)->sheet->width->toMillimetres()) / 2;
 
         return new Place(90.0, new Vector($aside, ($isOne ? $box->rows->edge(1) : 0.0) + $behind, Place::lift($figures->request->paper)));
@@ -272,7 +285,7 @@ final readonly class SlopeBox implements Make
             ->face('front', $grid->cell(1, 0), FaceRole::Wall)->hinge('base', 'front', 90, 'y1');
         self::sides($builder, $grid, 'back', 2, $slope);
         self::sides($builder, $grid, 'front', 0, 0.0);
-        self::tabs($builder, $grid, 1, 'back', 'front');
+        self::tabs($builder, $grid, 1, $slope, 'back', 'front');
 
         return $builder;
     }
@@ -283,18 +296,25 @@ final readonly class SlopeBox implements Make
         $builder = (new PatternBuilder)->face($wall, $grid->cell(1, $wallRow), FaceRole::Wall)
             ->face('base', $grid->cell(1, $baseRow))->standsOn('base')->hinge($wall, 'base', 90, 'y1');
         self::sides($builder, $grid, $wall, $wallRow, $slope);
-        self::tabs($builder, $grid, $baseRow, $wall);
+        self::tabs($builder, $grid, $baseRow, $slope, $wall);
 
         return $builder;
     }
 
-    /** The little panels beside the base, cut free from the walls above and below. */
-    private static function tabs(PatternBuilder $builder, GridSheet $grid, int $row, string ...$walls): void
+    /**
+     * The little panels beside the base, cut free from the walls above and below; no higher, folded, than the side panel they are
+     * glued inside is where it is lowest.
+     */
+    private static function tabs(PatternBuilder $builder, GridSheet $grid, int $row, float $slope, string ...$walls): void
     {
-        foreach (['left' => 0, 'right' => 2] as $side => $column) {
-            $builder->face("$side-tab", $grid->cell($column, $row), FaceRole::Tab)->hinge('base', "$side-tab", 90, $side === 'left' ? 'x1' : 'x2');
+        $side = $grid->rows->edge($walls[0] === 'back' ? $row + 2 : $row) - $grid->rows->edge($walls[0] === 'back' ? $row + 1 : $row - 1);
+        $high = min($grid->columns->edge(1), max($side - $slope, $side / 20));
+        [$low, $up] = [$grid->rows->edge($row), $grid->rows->edge($row + 1)];
+        foreach (['left' => [$grid->columns->edge(1), -1], 'right' => [$grid->columns->edge(2), 1]] as $name => [$foot, $out]) {
+            $builder->face("$name-tab", Polygon::of([new Point($foot, $low), new Point($foot, $up), new Point($foot + $out * $high, $up), new Point($foot + $out * $high, $low)]), FaceRole::Tab)
+                ->hinge('base', "$name-tab", 90, $name === 'left' ? 'x1' : 'x2');
             foreach ($walls as $wall) {
-                $builder->slit("$side-tab", "$wall-$side");
+                $builder->slit("$name-tab", "$wall-$name");
             }
         }
         $builder->twins('left-tab', 'right-tab');

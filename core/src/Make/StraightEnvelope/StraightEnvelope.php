@@ -28,6 +28,7 @@ use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -36,6 +37,7 @@ use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
@@ -67,7 +69,8 @@ final readonly class StraightEnvelope implements Make
 
     private const ARC_CUTS = 16;
 
-    private const LAYERS = 4;
+    /** The front, a side flap, a flap at one end. */
+    private const LAYERS = 3;
 
     public function id(): string
     {
@@ -103,7 +106,7 @@ final readonly class StraightEnvelope implements Make
         ];
     }
 
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return FlatRoom::usualClearance($item);
     }
@@ -129,7 +132,7 @@ final readonly class StraightEnvelope implements Make
         $t = $request->paper->caliper;
         [$width, $height] = [$grid->columns->main(), $grid->rows->main()];
         $inside = FlatRoom::inside($request, $width, $height);
-        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS)->plus($request->item->stack()));
+        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS + self::overlaps($grid))->plus($request->item->stack()));
 
         return new Figures($request, $plan->settings, [$piece], $inside, $closed, [...self::fits($grid, $request, $inside), ...FromPaper::fits([$piece], $request)]);
     }
@@ -189,6 +192,14 @@ final readonly class StraightEnvelope implements Make
             ],
             default => [],
         };
+    }
+
+    /** How many of both pairs of flaps lie on one another: each is a layer more. */
+    private static function overlaps(GridSheet $grid): int
+    {
+        $isOver = fn (GridAxis $axis): bool => $axis->width(0)->plus($axis->width(2))->isMoreThan($axis->main());
+
+        return (int) $isOver($grid->columns) + (int) $isOver($grid->rows);
     }
 
     private static function isWrap(SizingRequest $request): bool

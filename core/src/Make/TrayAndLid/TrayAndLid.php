@@ -6,6 +6,7 @@ namespace Gimbo\Core\Make\TrayAndLid;
 
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
@@ -20,8 +21,8 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Shared\ToolRemedies;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
@@ -61,13 +62,8 @@ final readonly class TrayAndLid implements Make
             OptionSpec::choice('lidWall', [Wall::SINGLE, Wall::DOUBLED]),
             OptionSpec::length('lidDepth'),
             OptionSpec::lengthOrZero('lidPlay'),
+            OptionSpec::choice('hem', [Wall::NEARER, Wall::ALIKE])->onlyWith(['trayWall', 'lidWall'], Wall::DOUBLED),
         ];
-    }
-
-    /** What the lid has to spare beyond paper: common practice, no source (a doubled lid holds, a single one goes on easily). */
-    private static function usualPlay(string $wall): Length
-    {
-        return $wall === Wall::DOUBLED ? Length::mm(8, 10) : Length::mm(25, 10);
     }
 
     public function chosenLengths(SizingRequest $request): array
@@ -78,16 +74,16 @@ final readonly class TrayAndLid implements Make
         return [
             'depth' => $depth,
             'lidDepth' => $options->length('lidDepth') ?? $request->tools->score->up($depth)->timesNearest(1, 2),
-            'lidPlay' => $options->length('lidPlay') ?? self::usualPlay($options->choice('lidWall')),
+            'lidPlay' => $options->length('lidPlay') ?? Wall::of($options->choice('lidWall'))->play()->best,
         ];
     }
 
     /** Bare card in a tray 2 mm; cards with envelopes 1/4 × 3/8 in (common practice, no source). */
-    public function usualClearance(Item $item): Clearance
+    public function usualClearance(Item $item, System $system): Clearance
     {
         return $item->count === 1
-            ? new Clearance(Length::mm(2), Length::mm(2), Length::zero())
-            : new Clearance(Length::inches(1, 4), Length::inches(3, 8), Length::zero());
+            ? new Clearance(Length::mm(2), Length::mm(2), BoxRoom::usualDepth($system))
+            : new Clearance(Length::inches(1, 4), Length::inches(3, 8), BoxRoom::usualDepth($system));
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan
@@ -99,16 +95,17 @@ final readonly class TrayAndLid implements Make
             : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
         $tray = $trayWall->plan(
             $planning, self::TRAY, $request,
-            BoxRoom::needed($request, Dimension::Width, $trayWall->calipersInside()),
-            BoxRoom::needed($request, Dimension::Height, $trayWall->calipersInside()), $depth,
+            BoxRoom::needed($request, Dimension::Width, $trayWall->calipersInside(Dimension::Width)),
+            BoxRoom::needed($request, Dimension::Height, $trayWall->calipersInside(Dimension::Height)), $depth,
         );
         $real = $tray->settle($planning->settings());
         $over = fn (GridAxis $axis): MakeUp => MakeUp::of(
             new Term(TermKind::Tray, $axis->main()),
             new Term(TermKind::Paper, $request->paper->caliper->times($lidWall->calipersOver())),
+            new Term(TermKind::Mats, self::mats($request)),
             new Term(TermKind::Play, $chosen['lidPlay']),
         );
-        $lid = $lidWall->plan($planning, self::LID, $request, $over($real->columns), $over($real->rows), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])));
+        $lid = $lidWall->plan($planning, self::LID, $request, $over($real->columns), $over($real->rows), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])), $lidWall->play()->bestAt($chosen['lidPlay']));
 
         return new Plan($request, $planning->settings(), [self::TRAY => $tray, self::LID => $lid]);
     }
@@ -118,18 +115,17 @@ final readonly class TrayAndLid implements Make
         $request = $plan->request;
         [$trayWall, $lidWall] = self::walls($request);
         [$tray, $lid] = [$plan->grid(self::TRAY), $plan->grid(self::LID)];
-        $pieces = [$trayWall->piece(self::TRAY, $tray, $plan->settings), $lidWall->piece(self::LID, $lid, $plan->settings)];
+        $pieces = [PieceFigures::ofGrid(self::TRAY, $tray), PieceFigures::ofGrid(self::LID, $lid)];
         $t = $request->paper->caliper;
-        $walls = $t->times($trayWall->calipersInside());
         [$wallHeight, $lidHeight] = [self::wallHeight($tray), self::wallHeight($lid)];
-        $inside = new Extents($tray->columns->main()->minus($walls), $tray->rows->main()->minus($walls), $wallHeight->minus($t->timesNearest(1, 2)));
-        $closed = new Extents($lid->columns->main()->plus($t), $lid->rows->main()->plus($t), Length::max($wallHeight, $lidHeight)->plus($t));
+        $inside = new Extents($tray->columns->main()->minus($t->times($trayWall->calipersInside(Dimension::Width))), $tray->rows->main()->minus($t->times($trayWall->calipersInside(Dimension::Height))), $wallHeight->minus($t->timesNearest(1, 2)));
+        $closed = new Extents($lid->columns->main()->plus($t), $lid->rows->main()->plus($t), self::closedHeight($wallHeight, $lidHeight, $t));
 
         return new Figures($request, $plan->settings, $pieces, $inside, $closed, [
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
-            $this->lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $this->chosenLengths($request)['lidPlay'], $t),
+            self::lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $request),
             Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
-            ...array_filter([$trayWall->hemLiesFlat(self::TRAY, $tray, $request, $plan->settings), $lidWall->hemLiesFlat(self::LID, $lid, $request, $plan->settings)]),
+            ...array_filter([$trayWall->hemLiesFlat(self::TRAY, $tray, $request), $lidWall->hemLiesFlat(self::LID, $lid, $request)]),
             ...FromPaper::fits($pieces, $request),
         ], BoxRoom::takes($request, $inside));
     }
@@ -139,7 +135,7 @@ final readonly class TrayAndLid implements Make
     {
         $grid = $figures->grid($piece);
         $wall = self::walls($figures->request)[$piece === self::TRAY ? 0 : 1];
-        $pattern = $wall->pattern($piece, $grid, $figures->settings);
+        $pattern = $wall->pattern($piece, $grid);
         if ($piece === self::LID) {
             $up = Length::max(self::wallHeight($figures->grid(self::TRAY)), self::wallHeight($grid))->plus($figures->request->paper->caliper);
 
@@ -183,7 +179,7 @@ final readonly class TrayAndLid implements Make
             FromPaper::ID => FromPaper::remedies($figures->pieces),
             'lid-not-taller-than-tray' => [new Remedy('lid-half-as-deep', ['/options/lidDepth' => null])],
             'hem-lies-flat' => [
-                ToolRemedies::finerTrimmer($figures->request),
+                new Remedy('hems-nearer', ['/options/hem' => Wall::NEARER]),
                 new Remedy('single-walls', ['/options/trayWall' => Wall::SINGLE, '/options/lidWall' => Wall::SINGLE]),
             ],
             'card-fits-depth' => [new Remedy('depth-from-contents', ['/options/depth' => null])],
@@ -197,16 +193,29 @@ final readonly class TrayAndLid implements Make
         return [Wall::of($request->options->choice('trayWall')), Wall::of($request->options->choice('lidWall'))];
     }
 
+    /** The lid's base lies on the tray's walls: half a caliper of the floor below, the lid's own above; or the lid's walls reach to the table. */
+    private static function closedHeight(Length $tray, Length $lid, Length $t): Length
+    {
+        return Length::max($tray->plus($t), $lid)->plus($t->timesNearest(1, 2));
+    }
+
     private static function wallHeight(GridSheet $grid): Length
     {
         return $grid->columns->width($grid->columns->main - 1);
     }
 
-    /** @param Length $larger by how much the lid is larger than the tray, where that is least */
-    private function lidGoesOn(Length $larger, Wall $wall, Length $play, Length $caliper): Fit
+    /** What mats on the tray's walls take from both sides of the lid: a caliper each, where there are any. */
+    private static function mats(SizingRequest $request): Length
     {
-        $paper = $caliper->times($wall->calipersOver());
+        return $request->border === null ? Length::zero() : $request->paper->caliper->times(2);
+    }
 
-        return new Fit('lid-goes-on', $play, $larger->minus($paper), Length::zero(), Fit::handMiss()->times(2), MakeUp::of(new Term(TermKind::Play, $play)));
+    /** @param Length $larger by how much the lid is larger than the tray, where that is least */
+    private static function lidGoesOn(Length $larger, Wall $wall, SizingRequest $request): Fit
+    {
+        $band = $wall->play();
+        $play = $larger->minus($request->paper->caliper->times($wall->calipersOver()))->minus(self::mats($request));
+
+        return new Fit('lid-goes-on', $band->least, $play, $band->least, Fit::handMiss()->times(2), MakeUp::of(new Term(TermKind::Play, $band->least)), band: $band);
     }
 }

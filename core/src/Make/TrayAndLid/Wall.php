@@ -10,6 +10,8 @@ use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Fit\Band;
+use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
@@ -19,19 +21,13 @@ use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\Setting;
-use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
-use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Tool\ToolKind;
 
 /** How the four walls round a base are made: one layer, or a second one (the hem) folded inside. */
 final readonly class Wall
@@ -43,8 +39,10 @@ final readonly class Wall
     /** A wedge out of each corner tab keeps the corner from bulging. */
     private const WEDGE_MM = 3.0;
 
-    /** The setting that trims all hems; a trimmer too coarse to leave anything of them has none. */
-    private const HEM_TRIM = 'hem-trim';
+    /** Hems scored nearer to the edge than walls, or like them. */
+    public const NEARER = 'nearer-the-edge';
+
+    public const ALIKE = 'like-the-wall';
 
     private const TABS = ['bottom-left-tab', 'bottom-right-tab', 'top-left-tab', 'top-right-tab'];
 
@@ -57,48 +55,58 @@ final readonly class Wall
         return new self($choice === self::DOUBLED);
     }
 
-    /** Calipers between the base's scores and the free room: half of each wall, and the hems. */
-    public function calipersInside(): int
+    /**
+     * Calipers between the base's scores and the free room: half of each wall, and the hems; up the sheet, where the corner tabs
+     * are glued inside the walls at both ends, one more on each side.
+     */
+    public function calipersInside(Dimension $dimension): int
     {
-        return $this->isDoubled ? 3 : 1;
+        return ($this->isDoubled ? 3 : 1) + ($dimension === Dimension::Height ? 2 : 0);
     }
 
-    /** Calipers a lid of this wall needs over a tray, between the scores of both. */
+    /** Calipers a lid of this wall needs over a tray, between the scores of both, at its tightest place: where its tabs lie. */
     public function calipersOver(): int
     {
-        return $this->isDoubled ? 4 : 2;
+        return $this->isDoubled ? 6 : 4;
     }
 
-    /** The hems and walls, and what comes off each hem. */
-    public function plan(Planning $planning, string $piece, SizingRequest $request, MakeUp $length, MakeUp $width, MakeUp $height): GridPlan
+    public function play(): Band
     {
-        $strips = [...($this->isDoubled ? [Strip::atLeast('hems', $height)] : []), Strip::atLeast('walls', $height)];
-        $plan = new GridPlan(
-            AxisPlan::of($planning, $piece, Axis::Width, $strips, $length, $strips),
-            AxisPlan::of($planning, $piece, Axis::Height, $strips, $width, $strips),
+        return LidPlay::of($this->isDoubled);
+    }
+
+    /**
+     * Hems and walls.
+     *
+     * @param ?Band $play where length and width may come out either way
+     */
+    public function plan(Planning $planning, string $piece, SizingRequest $request, MakeUp $length, MakeUp $width, MakeUp $height, ?Band $play = null): GridPlan
+    {
+        $walls = Strip::atLeast('walls', $height);
+        $strips = $this->isDoubled ? [$this->hems($planning, $request, $height), $walls] : [$walls];
+
+        return new GridPlan(
+            AxisPlan::of($planning, $piece, Axis::Width, $strips, $length, $strips, band: $play),
+            AxisPlan::of($planning, $piece, Axis::Height, $strips, $width, $strips, band: $play),
         );
-        $madeOf = self::hemShorterBy($request);
-        $trim = $planning->tools->cut->up($madeOf->figure());
-        if ($this->isDoubled && $trim->isLessThan($planning->settings()->of($piece, 'hems')->at)) {
-            $planning->set($piece, self::HEM_TRIM, ToolKind::Trimmer, $madeOf->figure(), $trim, $madeOf);
+    }
+
+    /** As high as the wall, or shorter by the paper it is folded round and a little, which scored nearer to the edge it is. */
+    private function hems(Planning $planning, SizingRequest $request, MakeUp $height): Strip
+    {
+        if ($request->options->choice('hem') === self::ALIKE) {
+            return Strip::atLeast('hems', $height);
         }
+        $shorter = self::hemShorterBy($request);
+        $wall = $planning->tools->score->up($height->figure());
 
-        return $plan;
+        return Strip::atMost('hems', MakeUp::of(new Term(TermKind::Wall, $wall), ...array_map(fn (Term $term) => new Term($term->kind, $term->amount->times(-1)), $shorter->terms)));
     }
 
-    /** @throws NothingLeft where the hems are trimmed away */
-    public function piece(string $id, GridSheet $grid, Settings $settings): PieceFigures
+    /** Whether each hem is shorter than its wall by the paper that it is folded round; null where there is no hem, or it is left alike in thin card. */
+    public function hemLiesFlat(string $id, GridSheet $grid, SizingRequest $request): ?Fit
     {
-        $trim = $settings->find($id, self::HEM_TRIM);
-        $trim === null || ($trim->at->isPositive() && $trim->at->isLessThan($grid->columns->width(0))) || throw NothingLeft::of('hem');
-
-        return PieceFigures::ofGrid($id, $grid, $trim === null ? [] : self::trims($trim));
-    }
-
-    /** Whether each hem is shorter than its wall by the paper that it is folded round; null where there is no hem. */
-    public function hemLiesFlat(string $id, GridSheet $grid, SizingRequest $request, Settings $settings): ?Fit
-    {
-        if (! $this->isDoubled) {
+        if (! $this->isDoubled || ($request->options->choice('hem') === self::ALIKE && ! $request->paper->caliper->isMoreThan(self::thinCard()))) {
             return null;
         }
         $shorter = [];
@@ -107,7 +115,13 @@ final readonly class Wall
         }
         $needed = self::hemShorterBy($request);
 
-        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter)->plus(self::hemTrim($id, $settings)), $request->paper->caliper, Fit::handMiss(), $needed, piece: $id);
+        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter), $request->paper->caliper, Fit::handMiss(), $needed, piece: $id);
+    }
+
+    /** In card up to so thick many leave hem and wall alike; common practice, no source. */
+    private static function thinCard(): Length
+    {
+        return Length::mm(3, 10);
     }
 
     /**
@@ -118,13 +132,8 @@ final readonly class Wall
      */
     public function cutAndFold(PieceFigures $piece, array $advice = []): array
     {
-        $trims = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Trim));
-
         return [
-            ...($trims === [] ? [] : [
-                new WorkStep(Deed::Trim, $piece->id, with: ToolKind::Trimmer, measures: $trims, advice: ['hems-shorter-than-walls']),
-                new WorkStep(Deed::CutOut, $piece->id, faces: ['base'], advice: ['a-hair-inside-the-score']),
-            ]),
+            ...($this->isDoubled ? [new WorkStep(Deed::CutOut, $piece->id, faces: ['base'], advice: ['a-hair-inside-the-score'])] : []),
             new WorkStep(Deed::Slit, $piece->id, faces: self::TABS, advice: ['a-wedge-out-of-each-tab', ...$advice]),
             new WorkStep(Deed::Fold, $piece->id, faces: ['left-wall', 'right-wall', 'bottom-wall', 'top-wall'], onto: 'base'),
         ];
@@ -192,24 +201,14 @@ final readonly class Wall
         return MakeUp::of(new Term(TermKind::Paper, $request->paper->caliper), new Term(TermKind::Margin, Fit::handMiss()));
     }
 
-    private static function hemTrim(string $piece, Settings $settings): Length
-    {
-        return $settings->find($piece, self::HEM_TRIM)->at ?? Length::zero();
-    }
-
-    /** @return list<Measure> */
-    private static function trims(Setting $trim): array
-    {
-        return array_map(fn (string $edge) => Measure::of($trim, MeasureKind::Trim, in_array($edge, ['left', 'right'], true) ? Axis::Width : Axis::Height, $edge), GridSheet::TURNS);
-    }
-
-    public function pattern(string $piece, GridSheet $grid, Settings $settings): Pattern
+    public function pattern(string $piece, GridSheet $grid): Pattern
     {
         $c = $grid->columns->main;
         $r = $grid->rows->main;
         [$x1, $x2, $y1, $y2] = [$grid->columns->edge($c), $grid->columns->edge($c + 1), $grid->rows->edge($r), $grid->rows->edge($r + 1)];
         $height = $x1 - $grid->columns->edge($c - 1);
-        [$tallY, $tallX] = [$y1 - $grid->rows->edge($r - 1), $height];
+        // Inside the wall it is glued to, the one from the other corner beside it.
+        [$tallY, $tallX] = [min($y1 - $grid->rows->edge($r - 1), ($x2 - $x1) / 2), $height];
         $wedge = min(self::WEDGE_MM, $height / 4, ($x2 - $x1) / 4, ($y2 - $y1) / 4);
         $builder = (new PatternBuilder)
             ->face('base', $grid->cell($c, $r))->standsOn('base')
@@ -228,16 +227,16 @@ final readonly class Wall
         }
 
         $builder->twins('left-wall', 'right-wall')->twins('bottom-left-tab', 'bottom-right-tab')->twins('top-left-tab', 'top-right-tab');
-        $hemmed = $this->isDoubled ? self::withHems($builder, $grid, self::hemTrim($piece, $settings)->toMillimetres(), $wedge) : $builder;
+        $hemmed = $this->isDoubled ? self::withHems($builder, $grid, $wedge) : $builder;
 
         return $hemmed->joined($piece, $this->joins($piece))->build();
     }
 
-    private static function withHems(PatternBuilder $builder, GridSheet $grid, float $trim, float $wedge): PatternBuilder
+    private static function withHems(PatternBuilder $builder, GridSheet $grid, float $wedge): PatternBuilder
     {
         [$x1, $x2, $y1, $y2] = [$grid->columns->edge(2), $grid->columns->edge(3), $grid->rows->edge(2), $grid->rows->edge(3)];
         [$left, $right, $bottom, $top] = [$grid->columns->edge(1), $grid->columns->edge(4), $grid->rows->edge(1), $grid->rows->edge(4)];
-        [$l, $r, $b, $t] = [$trim, $grid->columns->edge(5) - $trim, $trim, $grid->rows->edge(5) - $trim];
+        [$l, $r, $b, $t] = [0.0, $grid->columns->edge(5), 0.0, $grid->rows->edge(5)];
 
         $builder
             ->face('left-hem', Polygon::at([$left, $y1], [$left, $y2], [$l, $y2 - $wedge], [$l, $y1 + $wedge]), FaceRole::Hem)->hinge('left-wall', 'left-hem', 180, 'x1')

@@ -14,6 +14,8 @@ const check = (some: Partial<Check>): Check => ({
   bare: 100,
   slip: 1,
   critical: false,
+  most: null,
+  state: null,
   text: {
     need: '106 mm',
     have: '108 mm',
@@ -70,6 +72,24 @@ describe('Fits', () => {
     show([check({})])
     const [, have, left, asked] = [...screen.getByRole('img').children].map((part) => (part as HTMLElement).style)
     expect([have?.width, left?.width, asked?.left]).toEqual(['66.7%', '58.3%', '50%'])
+  })
+
+  it('calls a play by its name, and says why too much of it fails', () => {
+    const lid = { id: 'lid-goes-on', most: 1.4, bare: -0.2, need: -0.2 }
+    const text = {
+      have: '2 mm',
+      need: '-0.2 mm',
+      slack: '2.2 mm',
+      bare: '-0.2 mm',
+      spare: '2.2 mm',
+      asked: '0 mm',
+      afterSlip: '1 mm',
+    }
+    show([check({ ...lid, have: 2, ok: false, state: 'falls-off', text })])
+    const item = screen.getByRole('listitem')
+    expect(item.textContent).toContain('falls off')
+    expect(item.textContent).toContain('The lid falls off')
+    expect(item.textContent).not.toContain('2.2')
   })
 
   it('says what is short and offers what mends it', async () => {

@@ -1,7 +1,7 @@
 import type { Alternative, Change, Check } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
-import { words } from '@/words'
+import { hasWords, words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
 import { useLit } from './lit'
 import { fitKey, fitsOf } from './useAlternatives'
@@ -48,6 +48,9 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
         <span className="leading-tight">
           {words(`check.${check.id}`)}
           {check.piece && isOneOfSeveral && ` (${pieceName({ id: check.piece, count: 1 })})`}
+          {check.state && hasWords(`check.${check.id}.${check.state}`) && (
+            <span className="block text-[0.95rem] text-soft">{words(`check.${check.id}.${check.state}`)}</span>
+          )}
           {check.ok && check.critical && (
             <span className="block text-[0.92rem] font-semibold text-warn">{words('check.critical')}</span>
           )}
@@ -57,7 +60,7 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
           {check.have === check.bare && check.ok ? (
             words('check.exact')
           ) : (
-            <Figure text={check.ok ? check.text.spare : check.text.slack} />
+            <Figure text={check.most !== null ? check.text.have : check.ok ? check.text.spare : check.text.slack} />
           )}
         </span>
       </div>
@@ -65,7 +68,7 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
         <div className="mx-2 mb-2 rounded-lg border border-warn bg-warn-wash p-3 text-warn">
           <p className="leading-snug">
             <Said
-              of={`check.${check.id}.fails`}
+              of={failsKey(check)}
               params={{ need: check.text.need, have: check.text.have, short: check.text.slack.replace('-', '') }}
             />
           </p>
@@ -89,6 +92,10 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
   )
 }
 
+/** What fails because there is too much of it says so in other words. */
+const failsKey = ({ id, state }: Check) =>
+  state && hasWords(`check.${id}.${state}.fails`) ? `check.${id}.${state}.fails` : `check.${id}.fails`
+
 /** A sheet goes by its name in the language, other values are lengths. */
 function remedyParams(params: Record<string, string>): Record<string, string> {
   return Object.fromEntries(
@@ -101,7 +108,8 @@ function Gauge({ check }: { check: Check }) {
   const asked = Math.max(0, check.need - check.bare)
   const have = Math.max(0, check.have - check.bare)
   const afterSlip = Math.max(0, have - check.slip)
-  const full = Math.max(asked * 2, have * 1.08, 1)
+  const full =
+    check.most === null ? Math.max(asked * 2, have * 1.08, 1) : Math.max((check.most - check.bare) * 1.2, have * 1.08)
   // Nothing asked and nothing to spare is as good as it gets.
   const isExact = check.ok && have === 0
   const share = (value: number) => `${((100 * Math.min(value, full)) / full).toFixed(1)}%`
