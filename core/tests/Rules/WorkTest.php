@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Rules;
 
-use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\JoinEnd;
@@ -13,6 +12,7 @@ use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\Makes;
