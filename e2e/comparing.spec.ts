@@ -29,6 +29,30 @@ test('what is typed wrong at the start is said at its field', async ({ page }) =
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('114 mm')
 })
 
+test('a size typed in millimetres opens in millimetres, the next one too, and a bare number is what stood there', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New …' }).click()
+  await page.getByRole('button', { name: /^A flat card/ }).click()
+  await page.getByLabel('Width', { exact: true }).fill('180 mm')
+  await page.getByLabel('Height', { exact: true }).fill('130 mm')
+  await expect(page.getByLabel('Tools marked in')).toHaveValue('metric')
+  const envelope = page.getByRole('dialog').getByRole('button', { name: /^envelope from a square/ })
+  await expect(envelope).toContainText(/\d+ × \d+ mm/)
+  await page.getByLabel('Width', { exact: true }).fill('181')
+  await envelope.click()
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('181 mm')
+  await expect(figure(page, square)).toHaveText(/^\d+ mm$/)
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New …' }).click()
+  await page.getByRole('button', { name: /^A set of cards/ }).click()
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('150 mm')
+  await page.getByLabel('Tools marked in').selectOption('imperial')
+  await page.getByLabel('Width', { exact: true }).fill('6')
+  await expect(page.getByRole('dialog').getByRole('button', { name: /^tray and lid/ })).toContainText('in')
+})
+
 test('versions side by side: what differs stands out, one is kept, and that can be undone', async ({ page }) => {
   await openNew(page, {
     make: 'tray-and-lid',

@@ -29,7 +29,7 @@ final class CatalogueController
                 ], $make->options()),
             ], $sizing->makes->list()),
             'held' => array_map(fn (HeldKind $kind) => [
-                'id' => $kind->value, 'usual' => $kind->usual(),
+                'id' => $kind->value, 'usual' => ['imperial' => $kind->usual(System::Imperial), 'metric' => $kind->usual(System::Metric)],
                 'picture' => self::picture($sizing, $kind),
             ], HeldKind::cases()),
             'sizes' => array_map(self::size(...), NamedSize::all()),
@@ -44,7 +44,7 @@ final class CatalogueController
     private static function picture(Sizing $sizing, HeldKind $kind): array
     {
         $makes = array_values(array_filter($sizing->makes->list(), fn (Make $make) => in_array($kind, $make->holds(), true)));
-        $spec = ['make' => $makes[0]->id(), 'holds' => $kind->usual()];
+        $spec = ['make' => $makes[0]->id(), 'holds' => $kind->usual(System::Imperial)];
 
         return $kind === HeldKind::CardToMake ? StillWriter::write($sizing->size($spec)) : StillWriter::held($sizing->request($spec)->item);
     }

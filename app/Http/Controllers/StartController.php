@@ -10,19 +10,24 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Everything that could be made for one thing, sized and drawn for it: `{"holds": {…}, "system": …}`, bare numbers in that system. */
+/**
+ * Everything that could be made for one thing, sized and drawn for it: `{"holds": {…}, "system": …, "usual": …, "shown": {…}}`. Bare numbers are in
+ * the unit of what was shown in their field; the system is the one named, else the one its width and height are written in, else the usual one.
+ */
 final class StartController
 {
     public function __invoke(Request $request, Sizing $sizing): JsonResponse
     {
         $body = JsonBody::of($request)->object();
         $holds = is_array($body['holds'] ?? null) ? $body['holds'] : throw InvalidDocument::at('/holds', Reason::of('field.not-an-object', ['known' => ['width', 'height', 'thickness', 'count']]));
-        $spec = SpecEditor::withUnits(['holds' => $holds, 'system' => $body['system'] ?? 'imperial']);
+        $system = fn (string $field): ?System => System::tryFrom(is_string($body[$field] ?? null) ? $body[$field] : '');
+        $spec = SpecEditor::begun($holds, is_array($body['shown'] ?? null) ? $body['shown'] : [], $system('system'), $system('usual') ?? System::Imperial);
         $starts = [];
         foreach ($sizing->makes->ids() as $make) {
             $design = $sizing->size(['make' => $make] + $spec);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make;
 
+use Gimbo\Core\Measure\System;
+
 /** What a maker has in her hand when she starts: what something is made for. */
 enum HeldKind: string
 {
@@ -19,14 +21,19 @@ enum HeldKind: string
      *
      * @return array{width: string, height: string, thickness: string, count: int} as a spec's `holds`
      */
-    public function usual(): array
+    public function usual(System $system): array
     {
-        [$width, $height, $thickness, $count] = match ($this) {
-            self::Card => ['5 1/2 in', '4 1/4 in', '1 mm', 1],
-            self::ThickCard => ['5 1/2 in', '4 1/4 in', '1/2 in', 1],
-            self::Set => ['5 3/4 in', '4 3/8 in', '4.5 mm', 8],
-            self::Packet => ['4 in', '3 in', '3/4 in', 1],
-            self::CardToMake => ['5 1/2 in', '4 1/4 in', '1 mm', 1],
+        $isMetric = $system === System::Metric;
+        [$thickness, $count] = match ($this) {
+            self::Card, self::CardToMake => ['1 mm', 1],
+            self::ThickCard => [$isMetric ? '12 mm' : '1/2 in', 1],
+            self::Set => ['4.5 mm', 8],
+            self::Packet => [$isMetric ? '20 mm' : '3/4 in', 1],
+        };
+        [$width, $height] = match ($this) {
+            self::Card, self::ThickCard, self::CardToMake => $isMetric ? ['148 mm', '105 mm'] : ['5 1/2 in', '4 1/4 in'],
+            self::Set => $isMetric ? ['150 mm', '110 mm'] : ['5 3/4 in', '4 3/8 in'],
+            self::Packet => $isMetric ? ['100 mm', '75 mm'] : ['4 in', '3 in'],
         };
 
         return ['width' => $width, 'height' => $height, 'thickness' => $thickness, 'count' => $count];

@@ -68,24 +68,44 @@ final class SpecEditor
     }
 
     /**
-     * A spec whose lengths somebody typed: each gets the system's unit where it has none.
+     * The beginning of a spec: what somebody typed about the thing in her hand.
      *
-     * @param array<string, mixed> $spec
-     * @return array<string, mixed>
+     * @param array<mixed> $holds
+     * @param array<mixed> $shown what stood in each field before: a bare number is in its unit
+     * @param ?System $system the one she chose; null for the one width and height are written in
+     * @return array{holds: array<mixed>, system: string}
      *
      * @throws InvalidDocument at a length that is none
      */
-    public static function withUnits(array $spec): array
+    public static function begun(array $holds, array $shown, ?System $system, System $usual): array
     {
-        $system = System::tryFrom(is_string($spec['system'] ?? null) ? $spec['system'] : '') ?? System::Imperial;
-        $holds = is_array($spec['holds'] ?? null) ? $spec['holds'] : [];
+        $written = [];
+        foreach (['width', 'height'] as $field) {
+            $unit = self::unitIn($holds[$field] ?? null, self::unitIn($shown[$field] ?? null, null));
+            $its = $unit === Unit::Inch ? System::Imperial : System::Metric;
+            $unit === null || $written[$its->value] = $its;
+        }
+        $of = $system ?? (count($written) === 1 ? reset($written) : $usual);
+        $spec = ['holds' => $holds, 'system' => $of->value];
         foreach (['width', 'height', 'thickness', 'count'] as $field) {
             if (is_string($holds[$field] ?? null)) {
-                $spec = self::with($spec, ["/holds/$field" => self::meant(Change::set("/holds/$field", $holds[$field]), $system->unit(), $field !== 'count')]);
+                // A system that was chosen is the one a size is typed in; paper is as thick as it was written.
+                $before = $system !== null && $field !== 'thickness' ? null : self::unitIn($shown[$field] ?? null, null);
+                $spec['holds'][$field] = self::meant(Change::set("/holds/$field", $holds[$field]), $before ?? $of->unit(), $field !== 'count');
             }
         }
 
         return $spec;
+    }
+
+    /** The unit a length is written in, or the bare one; null where it is no length. */
+    private static function unitIn(mixed $text, ?Unit $bare): ?Unit
+    {
+        try {
+            return is_string($text) ? LengthParser::read($text, $bare)->unit : null;
+        } catch (InvalidLength) {
+            return null;
+        }
     }
 
     /**

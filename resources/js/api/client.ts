@@ -74,8 +74,8 @@ export const api = {
   shelf: () => ask<{ designs: ShelfCard[] }>('GET', '/designs'),
   start: (name: string, spec: unknown) => ask<DesignView>('POST', '/designs', { name, spec }),
   /** Everything that could be made for what is held, sized and drawn. */
-  starts: ({ count, ...lengths }: Record<string, string>) =>
-    ask<Schemas['Starts']>('POST', '/starts', { holds: { ...lengths, ...(count === undefined ? {} : { count }) } }),
+  starts: (holds: Record<string, string>, shown: unknown, system: System | null, usual: System) =>
+    ask<Schemas['Starts']>('POST', '/starts', { holds, shown, usual, ...(system === null ? {} : { system }) }),
   outline: (file: string, unit: string | null) =>
     ask<Outline>('POST', '/outlines', { file, ...(unit === null ? {} : { unit }) }),
   /** The file as it is: the server says what is wrong with it, line or field. */

@@ -21,7 +21,10 @@ const catalogue: Catalogue = {
   held: [
     {
       id: 'card-to-make',
-      usual: { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm', count: 1 },
+      usual: {
+        imperial: { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm', count: 1 },
+        metric: { width: '148 mm', height: '105 mm', thickness: '1 mm', count: 1 },
+      },
       picture,
     },
   ],

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react'
-import { api, problemsOf, type Catalogue, type Outline } from '@/api/client'
+import { useEffect, useRef, useState } from 'react'
+import { api, problemsOf, type Catalogue, type Outline, type System } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { SelectField } from '@/ui/SelectField'
 import { Still } from '@/ui/Still'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
@@ -46,20 +47,31 @@ const withOutline = (spec: Starts['spec'], outline: Outline | null) =>
 
 const FIELDS = ['width', 'height', 'thickness', 'count'] as const
 const SETTLED_MS = 60
+const SYSTEMS = ['imperial', 'metric'] as const
+const LAST_SYSTEM = 'gimbo.system'
+
+const lastSystem = (): System => (localStorage.getItem(LAST_SYSTEM) === 'metric' ? 'metric' : 'imperial')
+
+const asText = ({ count, ...lengths }: Held['usual'][System]) => ({ ...lengths, count: String(count) })
 
 function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; onBack: () => void }) {
   const isCardToMake = held.id === 'card-to-make'
-  const [typed, setTyped] = useState<Record<string, string>>({ ...held.usual, count: String(held.usual.count) })
+  const [remembered] = useState(lastSystem)
+  const [system, setSystem] = useState<System | null>(null)
+  const [typed, setTyped] = useState<Record<string, string>>(() => asText(held.usual[remembered]))
   const [outline, setOutline] = useState<Outline | null>(null)
   const [found, setFound] = useState<Starts | null>(null)
   const [problems, setProblems] = useState<Record<string, string>>({})
+  // What was last understood: a number without a unit is in the one that stood there.
+  const shown = useRef<unknown>(typed)
 
   useEffect(() => {
     let isOver = false
     const timer = setTimeout(() => {
-      api.starts(typed).then(
+      api.starts(typed, shown.current, system, remembered).then(
         (starts) => {
           if (isOver) return
+          shown.current = starts.spec.holds
           setFound(starts)
           setProblems({})
         },
@@ -75,7 +87,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
       isOver = true
       clearTimeout(timer)
     }
-  }, [typed])
+  }, [typed, system, remembered])
 
   const suits = (make: string) => catalogue.makes.find((one) => one.id === make)?.holds.includes(held.id) ?? false
   const isGood = Object.keys(problems).length === 0
@@ -85,7 +97,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
       <h2 className="mb-3 text-2xl">
         {words(`start.size.${isCardToMake ? 'closed' : 'held'}`, { held: words(`held.${held.id}`) })}
       </h2>
-      <div className="mb-5 grid max-w-4xl grid-cols-[repeat(4,minmax(0,1fr))_1.4fr] items-start gap-3">
+      <div className="mb-5 grid max-w-5xl grid-cols-[repeat(4,minmax(0,1fr))_1.4fr_1.2fr] items-start gap-3">
         {FIELDS.filter((field) => !isCardToMake || field === 'width' || field === 'height').map((field) => (
           <TextField
             key={field}
@@ -119,6 +131,12 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
             ))}
           </select>
         </div>
+        <SelectField
+          label={words('start.system')}
+          value={system ?? found?.spec.system ?? remembered}
+          choices={SYSTEMS.map((value) => ({ value, label: words(`system.${value}`) }))}
+          onChange={(value) => setSystem(value as System)}
+        />
       </div>
       {!isCardToMake && (
         <OutlineTaker
@@ -143,7 +161,10 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
                 type="button"
                 className="picture-button"
                 disabled={!isGood}
-                onClick={() => onStart(start.make, { make: start.make, ...withOutline(found.spec, outline) })}
+                onClick={() => {
+                  localStorage.setItem(LAST_SYSTEM, found.spec.system)
+                  onStart(start.make, { make: start.make, ...withOutline(found.spec, outline) })
+                }}
               >
                 <span className="block h-32 w-full">
                   <Still of={start.picture} />
