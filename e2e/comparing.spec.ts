@@ -42,7 +42,7 @@ test('a size typed in millimetres opens in millimetres, the next one too, and a 
   await expect(envelope).toContainText(/\d+ × \d+ mm/)
   await page.getByLabel('Width', { exact: true }).fill('181')
   await envelope.click()
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('181 mm')
+  await expect(page.getByLabel('Width of the card')).toHaveValue('181 mm')
   await expect(figure(page, square)).toHaveText(/^\d+ mm$/)
   await page.goto('/')
   await page.getByRole('button', { name: 'New …' }).click()

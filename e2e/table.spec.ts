@@ -203,7 +203,8 @@ test('a tray and its lid: a deeper tray asks for another lid, a lid too deep is 
     options: { depth: '2 cm' },
   })
   await expect(figure(page, /^Score/)).toHaveText('20 mm')
-  await page.getByLabel('Depth', { exact: true }).fill('30')
+  // A bare number is in the unit that stands there: centimetres.
+  await page.getByLabel('Depth', { exact: true }).fill('3')
   await expect(figure(page, /^Score/)).toHaveText('30 mm')
   await page.getByRole('button', { name: 'Lid', exact: true }).click()
   await expect(figure(page, /^Score/)).toHaveText('15 mm')

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, problemsOf, type Catalogue, type Outline, type System } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { SelectField } from '@/ui/SelectField'
@@ -65,10 +65,20 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
   // What was last understood: a number without a unit is in the one that stood there.
   const shown = useRef<unknown>(typed)
 
+  const ask = useCallback(() => api.starts(typed, shown.current, system, remembered), [typed, system, remembered])
+  const refused = (error: unknown) =>
+    setProblems(Object.fromEntries(problemsOf(error).map(({ at, message }) => [at.replace('/holds/', ''), message])))
+  // What stands in the fields now, though the pictures may be of what stood there a moment ago.
+  const start = (make: string) =>
+    ask().then(({ spec }) => {
+      localStorage.setItem(LAST_SYSTEM, spec.system)
+      onStart(make, { make, ...withOutline(spec, outline) })
+    }, refused)
+
   useEffect(() => {
     let isOver = false
     const timer = setTimeout(() => {
-      api.starts(typed, shown.current, system, remembered).then(
+      ask().then(
         (starts) => {
           if (isOver) return
           shown.current = starts.spec.holds
@@ -76,10 +86,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
           setProblems({})
         },
         (error: unknown) => {
-          if (!isOver)
-            setProblems(
-              Object.fromEntries(problemsOf(error).map(({ at, message }) => [at.replace('/holds/', ''), message])),
-            )
+          if (!isOver) refused(error)
         },
       )
     }, SETTLED_MS)
@@ -87,7 +94,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
       isOver = true
       clearTimeout(timer)
     }
-  }, [typed, system, remembered])
+  }, [ask])
 
   const suits = (make: string) => catalogue.makes.find((one) => one.id === make)?.holds.includes(held.id) ?? false
   const isGood = Object.keys(problems).length === 0
@@ -154,25 +161,17 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
       )}
       <ul className={`grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-3 ${isGood ? '' : 'opacity-50'}`}>
         {found?.starts
-          .filter((start) => suits(start.make))
-          .map((start) => (
-            <li key={start.make}>
-              <button
-                type="button"
-                className="picture-button"
-                disabled={!isGood}
-                onClick={() => {
-                  localStorage.setItem(LAST_SYSTEM, found.spec.system)
-                  onStart(start.make, { make: start.make, ...withOutline(found.spec, outline) })
-                }}
-              >
+          .filter((one) => suits(one.make))
+          .map((one) => (
+            <li key={one.make}>
+              <button type="button" className="picture-button" disabled={!isGood} onClick={() => void start(one.make)}>
                 <span className="block h-32 w-full">
-                  <Still of={start.picture} />
+                  <Still of={one.picture} />
                 </span>
-                <span className="font-serif text-lg font-semibold">{words(`make.${start.make}.noun`)}</span>
+                <span className="font-serif text-lg font-semibold">{words(`make.${one.make}.noun`)}</span>
                 <span className="text-[0.95rem] text-soft">
-                  {words('start.from')} <Figure text={start.sheet.width} unit={false} /> ×{' '}
-                  <Figure text={start.sheet.height} />
+                  {words('start.from')} <Figure text={one.sheet.width} unit={false} /> ×{' '}
+                  <Figure text={one.sheet.height} />
                 </span>
               </button>
             </li>
