@@ -65,6 +65,16 @@ final readonly class LengthParser
         return self::read($text, $bare)->length;
     }
 
+    /** The unit a length is written in, or the bare one; null where it is no length. */
+    public static function unitIn(string $text, ?Unit $bare = null): ?Unit
+    {
+        try {
+            return self::read($text, $bare)->unit;
+        } catch (InvalidLength) {
+            return null;
+        }
+    }
+
     /**
      * As parse(), and keeps the unit it was written in.
      *

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
-use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\LengthParser;
@@ -35,11 +34,7 @@ final readonly class Field
     /** The unit it reads in now: what the maker wrote, else the field's own. */
     public function unitShown(): Unit
     {
-        try {
-            return $this->written === null ? $this->unit : LengthParser::read($this->written, $this->unit)->unit;
-        } catch (InvalidLength) {
-            return $this->unit;
-        }
+        return LengthParser::unitIn($this->written ?? '', $this->unit) ?? $this->unit;
     }
 
     /**

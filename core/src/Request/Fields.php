@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core\Request;
 
 use Gimbo\Core\Document\FieldReader;
-use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
@@ -74,11 +73,7 @@ final readonly class Fields
         if ($at === '/paper/caliper' || str_starts_with($at, '/holds/layers/')) {
             return Unit::Millimetre;
         }
-        try {
-            $written = is_string($given) ? LengthParser::read($given)->unit : $system->unit();
-        } catch (InvalidLength) {
-            return $system->unit();
-        }
+        $written = is_string($given) ? LengthParser::unitIn($given) : null;
 
         return $system === System::Metric && $written === Unit::Centimetre ? $written : $system->unit();
     }

@@ -98,14 +98,9 @@ final class SpecEditor
         return $spec;
     }
 
-    /** The unit a length is written in, or the bare one; null where it is no length. */
     private static function unitIn(mixed $text, ?Unit $bare): ?Unit
     {
-        try {
-            return is_string($text) ? LengthParser::read($text, $bare)->unit : null;
-        } catch (InvalidLength) {
-            return null;
-        }
+        return is_string($text) ? LengthParser::unitIn($text, $bare) : null;
     }
 
     /**
