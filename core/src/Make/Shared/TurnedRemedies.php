@@ -11,6 +11,7 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Tool\Tools;
 
 /** What may mend a fit that fails, the least change first. Whether it does is Sizing's to try. */
 final class TurnedRemedies
@@ -23,8 +24,8 @@ final class TurnedRemedies
         return match ($fit) {
             FromPaper::ID => [...self::tighter($figures), ...FromPaper::remedies($figures->pieces)],
             TurnedFits::SEAM => [self::withSeam($request, TurnedFits::seamNeed()->timesNearest(2, 3)), self::withSeam($request, TurnedFits::seamNeed())],
-            TurnedFits::FLAPS => [ToolRemedies::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
-            TurnedFits::TIPS => [ToolRemedies::finerTrimmer($request)],
+            TurnedFits::FLAPS => [self::finerTrimmer($request), self::withSeam($request, Length::inches(1, 2)), self::withSeam($request, Length::inches(3, 4))],
+            TurnedFits::TIPS => [self::finerTrimmer($request)],
             default => [],
         };
     }
@@ -67,5 +68,11 @@ final class TurnedRemedies
     private static function text(System $system, Length $length): string
     {
         return LengthFormatter::for($system)->text($length);
+    }
+
+    /** A trimmer with the step that most have. */
+    private static function finerTrimmer(SizingRequest $request): Remedy
+    {
+        return new Remedy('finer-trimmer', ['/tools/cut' => LengthFormatter::for($request->system)->text(Tools::usual($request->system)->cut->size)]);
     }
 }
