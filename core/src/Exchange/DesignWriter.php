@@ -7,6 +7,7 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Extra\Mat;
+use Gimbo\Core\Figure\Capacity;
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Figure\Place;
@@ -71,6 +72,7 @@ final class DesignWriter
             'inside' => $this->extents($design->inside),
             'closed' => $this->extents($design->closed),
             'takes' => $design->takes,
+            'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
             'bellyBand' => $this->rectangle($design->bellyBand()),
             'checks' => array_map($this->check(...), $design->fits),
         ] + ($this->detail === Detail::Figures ? [] : [

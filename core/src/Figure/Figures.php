@@ -19,7 +19,8 @@ final readonly class Figures
      * @param Extents $inside free room for a block, the paper's thickness taken off
      * @param Extents $closed outside with the contents in, the paper's thickness put on
      * @param list<Fit> $fits
-     * @param ?int $takes how many items stand in its depth, where it has one that is made for a stack
+     * @param ?int $takes how many items stand in its depth, where it has one that is made for a stack: in all, where there are several
+     * @param list<Capacity> $capacities where there are pockets: how many stand in each
      */
     public function __construct(
         public SizingRequest $request,
@@ -29,6 +30,7 @@ final readonly class Figures
         public Extents $closed,
         public array $fits,
         public ?int $takes = null,
+        public array $capacities = [],
     ) {
     }
 
@@ -68,7 +70,7 @@ final readonly class Figures
     /** @param list<Fit> $fits */
     public function withFits(array $fits): self
     {
-        return new self($this->request, $this->settings, $this->pieces, $this->inside, $this->closed, $fits, $this->takes);
+        return new self($this->request, $this->settings, $this->pieces, $this->inside, $this->closed, $fits, $this->takes, $this->capacities);
     }
 
     /** @return list<Fit> those that do not hold */

@@ -51,8 +51,12 @@ final readonly class CardLayers
 
     public function thickness(): Length
     {
-        return $this->card->times(2)->plus(
-            $this->mat->times($this->mats), $this->decoration, $this->envelope->times(self::ENVELOPE_LAYERS), $this->liner,
-        );
+        return $this->bare()->plus($this->envelope->times(self::ENVELOPE_LAYERS), $this->liner);
+    }
+
+    /** Without its envelope. */
+    public function bare(): Length
+    {
+        return $this->card->times(2)->plus($this->mat->times($this->mats), $this->decoration);
     }
 }

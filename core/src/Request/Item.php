@@ -11,8 +11,11 @@ use Gimbo\Core\Paper\Rectangle;
 /** What goes in: one item's closed size, and how many of them stand in the stack. */
 final readonly class Item
 {
-    /** @param list<Point> $outline of an odd-shaped one, millimetres from its box's lower left corner; empty for what is as its box */
-    public function __construct(public Length $width, public Length $height, public Length $thickness, public int $count, public array $outline = [])
+    /**
+     * @param list<Point> $outline of an odd-shaped one, millimetres from its box's lower left corner; empty for what is as its box
+     * @param ?CardLayers $layers what its thickness is reckoned from, where nobody measured it
+     */
+    public function __construct(public Length $width, public Length $height, public Length $thickness, public int $count, public array $outline = [], public ?CardLayers $layers = null)
     {
     }
 

@@ -80,13 +80,16 @@ final readonly class SpecReader
     private function item(FieldReader $in): Item
     {
         $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count', 'layers', 'outline']);
+        $measured = $in->length('/holds/thickness');
+        $layers = $measured === null ? $this->layers($in) : null;
         $item = new Item(
             $in->required('/holds/width'),
             $in->required('/holds/height'),
             // What was measured; else what its layers come to; else one folded card of ordinary paper.
-            $in->length('/holds/thickness') ?? $this->layers($in)?->thickness() ?? Paper::usualCaliper()->times(2),
+            $measured ?? $layers?->thickness() ?? Paper::usualCaliper()->times(2),
             $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
             $in->ring('/holds/outline', Limit::OUTLINE_POINTS),
+            $layers,
         );
         if ($item->stack()->isMoreThan(LengthParser::limit())) {
             $in->problem('/holds/thickness', Reason::of('stack.too-thick', ['count' => $item->count]));

@@ -88,7 +88,7 @@ final readonly class PunchedSquare implements SheetPlan
             $side->toMillimetres(),
             $q->minus($notch)->toMillimetres() * M_SQRT2,
             $p->minus($notch)->toMillimetres() * M_SQRT2,
-            $gap->toMillimetres() / M_SQRT2, $gap->toMillimetres() / M_SQRT2,
+            array_fill_keys([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP], $gap->toMillimetres() / M_SQRT2),
         );
     }
 

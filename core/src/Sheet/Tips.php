@@ -30,14 +30,15 @@ final readonly class Tips
     /** A trimmer too coarse to leave anything of a flap trims nothing, and the fit says so. */
     public static function plan(Planning $planning, string $piece, TurnedSquare $square): self
     {
-        foreach ([self::SIDES => [$square->sideReach(), $square->width], self::LONG => [$square->longReach(), $square->height]] as $name => [$reach, $face]) {
+        foreach ([self::SIDES => [Flap::LEFT, Flap::RIGHT, $square->width], self::LONG => [Flap::BOTTOM, Flap::TOP, $square->height]] as $name => [$one, $other, $face]) {
+            $reach = max($square->reach($one), $square->reach($other));
             $madeOf = MakeUp::of(
                 new Term(TermKind::Reach, Length::nearestTo($reach)),
                 new Term(TermKind::Face, Length::nearestTo(-$face)),
                 new Term(TermKind::Margin, Fit::handMiss()),
             );
             $off = $planning->tools->cut->up($madeOf->figure());
-            if ($off->isPositive() && $off->toMillimetres() < $reach) {
+            if ($off->isPositive() && $off->toMillimetres() < min($square->reach($one), $square->reach($other))) {
                 $planning->set($piece, $name, ToolKind::Trimmer, $madeOf->figure(), $off, $madeOf);
             }
         }
@@ -52,23 +53,23 @@ final readonly class Tips
      */
     public function settle(Settings $settings, TurnedSquare $square): array
     {
-        [$side, $sides] = $this->trim($settings, self::SIDES, $square->sideReach(), Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT]);
-        [$long, $longs] = $this->trim($settings, self::LONG, $square->longReach(), Axis::CrossDiagonal, ['bottom-left' => Flap::BOTTOM, 'top-right' => Flap::TOP]);
+        [$side, $sides] = $this->trim($settings, self::SIDES, $square, Axis::Diagonal, ['top-left' => Flap::LEFT, 'bottom-right' => Flap::RIGHT]);
+        [$long, $longs] = $this->trim($settings, self::LONG, $square, Axis::CrossDiagonal, ['bottom-left' => Flap::BOTTOM, 'top-right' => Flap::TOP]);
 
         return [$side, $long, [...$sides, ...$longs]];
     }
 
     /**
-     * @param array<string, string> $tips flap by the corner its tip lies in
+     * @param non-empty-array<string, string> $tips flap by the corner its tip lies in
      * @return array{Length, list<Measure>}
      */
-    private function trim(Settings $settings, string $name, float $reach, Axis $axis, array $tips): array
+    private function trim(Settings $settings, string $name, TurnedSquare $square, Axis $axis, array $tips): array
     {
         $setting = $settings->find($this->piece, $name);
         if ($setting === null) {
             return [Length::zero(), []];
         }
-        $setting->at->isPositive() && $setting->at->toMillimetres() < $reach || throw NothingLeft::of('flap');
+        $setting->at->isPositive() && $setting->at->toMillimetres() < min(array_map($square->reach(...), $tips)) || throw NothingLeft::of('flap');
         $measures = [];
         foreach ($tips as $corner => $flap) {
             $measures[] = Measure::of($setting, MeasureKind::Trim, $axis, $corner, [$flap]);

@@ -50,14 +50,23 @@ final readonly class TurnedLayout
         return [$cut(Axis::Width, 'left'), $cut(Axis::Height, 'top'), ...$this->marks, ...$this->trims];
     }
 
-    /** How far the top and bottom flaps reach once their tips are off. */
-    public function longEnd(): float
+    /** How far a flap reaches from its fold once its tip is off. */
+    public function end(string $flap): float
     {
-        return $this->square->longReach() - $this->longTrim->toMillimetres();
+        $trim = in_array($flap, [Flap::LEFT, Flap::RIGHT], true) ? $this->sideTrim : $this->longTrim;
+
+        return $this->square->reach($flap) - $trim->toMillimetres();
     }
 
-    public function sideEnd(): float
+    /** How much the side flaps overlap; what is left between them where it is negative. */
+    public function sidesOverlap(): float
     {
-        return $this->square->sideReach() - $this->sideTrim->toMillimetres();
+        return $this->end(Flap::LEFT) + $this->end(Flap::RIGHT) - $this->square->width;
+    }
+
+    /** How far the closing flap lies on the bottom one. */
+    public function endsOverlap(): float
+    {
+        return $this->end(Flap::TOP) + $this->end(Flap::BOTTOM) - $this->square->height;
     }
 }

@@ -67,7 +67,7 @@ final class PracticeTest extends TestCase
             ['box' => ['9 in', '12 in', ['left 2 in', 'bottom 4 in', 'right 2 in', 'bottom 6 in']]],
         ];
         yield 'a wallet for two cards with lined envelopes a side' => [
-            ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '0.1 in', 'count' => 4], 'clearance' => ['depth' => '0 in'], 'paper' => ['caliper' => '0 mm']],
+            ['make' => 'note-wallet', 'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '1/8 in', 'count' => 4], 'paper' => ['caliper' => '0 mm']],
             [
                 'cover' => ['8 1/4 in', '7 1/2 in', ['left 3 7/8 in', 'bottom 2 in', 'right 3 7/8 in', 'top 5 1/4 in']],
                 'corner-gusset' => ['1 1/4 in', '2 in', ['left 1/2 in', 'right 1/2 in']],

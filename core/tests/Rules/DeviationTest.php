@@ -67,7 +67,7 @@ final class DeviationTest extends TestCase
         $sizing = Sizing::ofEverything();
         $plan = $sizing->plan($sizing->request($spec));
         $side = $sizing->settle($plan)->piece('envelope')->sheet->width;
-        self::assertEqualsWithDelta(211.137, $side->toMillimetres(), 0.001);
+        self::assertEqualsWithDelta(209.55, $side->toMillimetres(), 0.001);
         $missed = $sizing->settle($plan->with('envelope', 'sheet', $side->minus(Length::mm(2, 10))));
         self::assertSame($sizing->settle($plan)->inside->width->ticks, $missed->inside->width->ticks);
         self::assertSame($sizing->settle($plan)->inside->height->ticks, $missed->inside->height->ticks);

@@ -142,18 +142,18 @@ final class RoomTest extends TestCase
         self::assertFalse(self::fit($thick, 'hem-lies-flat')->isOk());
     }
 
-    /** Five cards: three in one pocket, two in the other. 3 · 4 · 1.15 = 13.8 and three papers, 14.7: scored 15. The spine takes both pockets and a paper. */
+    /** Five cards: three in one pocket, two in the other. What one takes has its loft in it: 3 · 4 = 12, scored 12. The spine takes both pockets and a paper. */
     public function test_a_wallet_for_an_odd_number_has_room_for_the_larger_half_on_both_sides(): void
     {
         $spec = ['make' => 'note-wallet', 'system' => 'metric', 'holds' => ['width' => '110 mm', 'height' => '80 mm', 'thickness' => '4 mm', 'count' => 5], 'clearance' => ['depth' => '0 mm'], 'paper' => ['caliper' => '0.3 mm']];
         $design = self::sized($spec);
-        self::assertSame(13.8, self::fit($design, 'stack-fits-gusset')->need->toMillimetres());
-        self::assertSame(15.0, $design->inside->depth->toMillimetres() + 3 * 0.3);
+        self::assertSame(12.0, self::fit($design, 'stack-fits-gusset')->need->toMillimetres());
+        self::assertSame(12.0, $design->inside->depth->toMillimetres());
         // 110 + 6.35 + 2 · 0.3 = 116.95: 117 between the scores; 80 + 3.175 + 0.3 = 83.475: 84.
         self::assertSame([116.4, 83.7], array_slice(self::extents($design->inside), 0, 2));
-        self::assertSame(30.3, self::fit($design, 'spine-takes-both-pockets')->need->toMillimetres());
+        self::assertSame(24.3, self::fit($design, 'spine-takes-both-pockets')->need->toMillimetres());
         $even = self::sized(['holds' => ['width' => '110 mm', 'height' => '80 mm', 'thickness' => '4 mm', 'count' => 4]] + $spec);
-        self::assertSame(9.2, self::fit($even, 'stack-fits-gusset')->need->toMillimetres(), '2 · 4 · 1.15');
+        self::assertSame(8.0, self::fit($even, 'stack-fits-gusset')->need->toMillimetres(), '2 · 4');
     }
 
     /** A quarter of a diamond card is two steps of 1 mm: 103 comes out as 100, and 101 a trimmer's step off. */

@@ -66,7 +66,7 @@ final class TurnedTest extends TestCase
                     // A thousandth of a tick for the float's own last bits.
                     self::assertGreaterThanOrEqual($wide - 1e-3, $square->width * Length::TICKS_PER_MM);
                     self::assertGreaterThanOrEqual($high - 1e-3, $square->height * Length::TICKS_PER_MM);
-                    self::assertGreaterThanOrEqual(($depth?->figure()->ticks ?? 0) - 1e-3, min($square->sideDepth, $square->endDepth) * Length::TICKS_PER_MM);
+                    self::assertGreaterThanOrEqual(($depth?->figure()->ticks ?? 0) - 1e-3, min(array_map($square->depth(...), [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP])) * Length::TICKS_PER_MM);
                 }
             }
         }
@@ -128,11 +128,22 @@ final class TurnedTest extends TestCase
         self::assertGreaterThan(0, $compared);
     }
 
-    public function test_corners_are_scored_in_pairs_half_a_turn_apart(): void
+    /** Halves that are alike are one setting, read from both corners; halves that are not are both read from one corner, unless the board does not reach so far. */
+    public function test_corners_are_scored_in_pairs_half_a_turn_apart_or_read_on(): void
     {
-        $design = Sizing::ofEverything()->size(['options' => ['method' => 'score-board']] + self::UPRIGHT);
-        $turns = array_map(fn ($step) => $step->quarterTurns, array_values(array_filter($design->steps(), fn ($step) => $step->do === Deed::Score)));
-        self::assertSame([0, 2, 1, 2], $turns);
+        $turns = function (array $spec): array {
+            $steps = Sizing::ofEverything()->size(['options' => ['method' => 'score-board']] + $spec)->steps();
+
+            return array_map(fn ($step) => $step->quarterTurns, array_values(array_filter($steps, fn ($step) => $step->do === Deed::Score)));
+        };
+        $face = fn (string $width, string $height): array => [
+            'system' => 'imperial', 'paper' => ['caliper' => '0 mm'], 'clearance' => ['width' => '0 in', 'height' => '0 in', 'depth' => '0 in'],
+            'holds' => ['width' => $width, 'height' => $height, 'thickness' => '0.1 mm'],
+        ] + self::UPRIGHT;
+        // Rounded up to 34 and 44 eighths, then to 35 and 45.
+        self::assertSame([0, 2, 1, 2], $turns($face('4.2 in', '5.45 in')));
+        self::assertSame([0, 0, 3, 0], $turns($face('4.3 in', '5.55 in')));
+        self::assertSame([0, 2, 1, 2], $turns(['tools' => ['reach' => '5 in']] + $face('4.3 in', '5.55 in')));
     }
 
     /** A pouch stays open at the top: nothing scores or trims its top corner, and whoever punches is told not to score there. */

@@ -96,8 +96,8 @@ final readonly class CornerPouch implements Make
         $t = $request->paper->caliper;
         [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
         $inside = FlatRoom::inside($request, $width, $height, [self::bulge($request, Dimension::Width), self::bulge($request, Dimension::Height)]);
-        $standing = Length::nearestTo($square->longReach());
-        $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS + (int) ($layout->sideEnd() * 2 > $square->width))->plus($request->item->stack()));
+        $standing = Length::nearestTo($square->reach(Flap::TOP));
+        $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS + (int) ($layout->sidesOverlap() > 0))->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, false);
 
         return new Figures($request, $plan->settings, [$piece], $inside, $closed, [

@@ -99,7 +99,8 @@ final readonly class DeepEnvelope implements Make
         $t = $request->paper->caliper;
         [$wide, $high] = [Length::nearestTo($layout->square->width), Length::nearestTo($layout->square->height)];
         [$across, $up] = $isUpright ? [$high, $wide] : [$wide, $high];
-        [$least, $most] = [Length::nearestTo(min($layout->square->sideDepth, $layout->square->endDepth)), Length::nearestTo(max($layout->square->sideDepth, $layout->square->endDepth))];
+        $depths = array_map($layout->square->depth(...), [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP]);
+        [$least, $most] = [Length::nearestTo(min($depths)), Length::nearestTo(max($depths))];
         [$acrossPaper, $upPaper] = $isUpright ? [self::CALIPERS_ACROSS, self::CALIPERS_ALONG] : [self::CALIPERS_ALONG, self::CALIPERS_ACROSS];
         $inside = new Extents($across->minus($t->times($acrossPaper)), $up->minus($t->times($upPaper)), $least->minus($t));
         $fits = new TurnedFits($request, $layout, $isUpright);

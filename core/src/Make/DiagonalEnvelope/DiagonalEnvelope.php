@@ -90,7 +90,7 @@ final readonly class DiagonalEnvelope implements Make
         $piece = PieceFigures::ofSquare(self::PIECE, $layout, $layout->measures());
         $t = $request->paper->caliper;
         $inside = FlatRoom::inside($request, $width, $height);
-        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS + (int) ($layout->sideEnd() * 2 > $layout->square->width))->plus($request->item->stack()));
+        $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS + (int) ($layout->sidesOverlap() > 0))->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, $isUpright);
 
         return new Figures($request, $plan->settings, [$piece], $inside, $closed, [

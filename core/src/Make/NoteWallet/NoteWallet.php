@@ -9,6 +9,8 @@ use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
+use Gimbo\Core\Figure\Capacity;
+use Gimbo\Core\Figure\CapacityKind;
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
@@ -34,6 +36,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\AxisPlan;
+use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
@@ -41,7 +44,7 @@ use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 
 /**
- * A cover with a spine and a pocket on both sides, corner gussets and a strap.
+ * A cover with a spine and a pocket on both sides, corner gussets and a strap that comes round the closed wallet.
  *
  * Columns pocket | spine | pocket; rows pocket flap | gusset | cover. Formulas: docs/formulas.md, "Note-card wallet".
  */
@@ -55,8 +58,7 @@ final readonly class NoteWallet implements Make
     /** In height, what the fold of the gusset takes, rounded up. */
     private const CALIPERS_HIGH = 1;
 
-    /** Cover and pocket by half each, and a tab of the side strip on both. */
-    private const CALIPERS_DEEP = 3;
+    private const POCKETS = 2;
 
     private const GUSSET = 'corner-gusset';
 
@@ -77,19 +79,19 @@ final readonly class NoteWallet implements Make
         return [OptionSpec::count('perPocket', 1, 500, fn (Item $item) => intdiv($item->count + 1, 2)), OptionSpec::length('pocketHeight'), OptionSpec::length('gusset')];
     }
 
-    /** Pockets 2 in high, tabs of 1/2 in, a strap whose flap is 1 in: common practice, no source. */
+    /** Pockets 2 in high, on low covers two thirds of what stands in them; tabs of 1/2 in: common practice, no source. */
     public function chosenLengths(SizingRequest $request): array
     {
         return [
-            'pocketHeight' => $request->options->length('pocketHeight') ?? Length::inches(2),
+            'pocketHeight' => $request->options->length('pocketHeight') ?? Length::min(Length::inches(2), $request->item->height->timesNearest(2, 3)),
             'gusset' => $request->options->length('gusset') ?? self::gusset($request)->figure(),
         ];
     }
 
-    /** A note-card envelope in a pocket: common practice, no source. */
+    /** A note-card envelope in a pocket, which gives: what one takes of its gusset has its room in it. Common practice, no source. */
     public function usualClearance(Item $item, System $system): Clearance
     {
-        return new Clearance(Length::inches(1, 4), Length::inches(1, 8), BoxRoom::usualDepth($system));
+        return new Clearance(Length::inches(1, 4), Length::inches(1, 8), Length::zero());
     }
 
     public function plan(SizingRequest $request, Planning $planning): Plan
@@ -108,7 +110,7 @@ final readonly class NoteWallet implements Make
         $sheets = [
             self::COVER => new GridPlan($columns, $rows),
             self::GUSSET => self::cornerGusset($planning, $real->main(), $real->width(0)),
-            self::STRAP => self::strap($planning, $cover),
+            self::STRAP => self::strap($planning, $cover, $real->width(2), self::thick($columns->settle($planning->settings()), $request)),
         ];
 
         return new Plan($request, $planning->settings(), $sheets);
@@ -127,17 +129,22 @@ final readonly class NoteWallet implements Make
         $t = $request->paper->caliper;
         $room = new Extents(
             $columns->width(0)->minus($t->times(self::CALIPERS_WIDE)), $rows->width(2)->minus($t->times(self::CALIPERS_HIGH)),
-            $rows->main()->minus($t->times(self::CALIPERS_DEEP)),
+            $rows->main(),
         );
-        $stack = self::stackOf($request, $request->options->count('perPocket'));
+        $inPocket = self::inPocket($request, $request->options->count('perPocket'));
+        $strap = $plan->grid(self::STRAP)->columns;
+        $over = $strap->main === 0 && count($strap->widths) === 2 ? $strap->width(1)->minus(self::thick($columns, $request)) : $strap->width(count($strap->widths) - 1);
         [$width, $height] = BoxRoom::fits($request, $room, Fit::handMiss());
 
         return new Figures($request, $plan->settings, $pieces, $room, new Extents($columns->width(0)->plus($t), $rows->width(2)->plus($t), $columns->main()->plus($t)), [
             $width, $height,
-            new Fit('stack-fits-gusset', $stack->plus($request->clearance->depth), $room->depth, $stack, Fit::handMiss()->times(2), self::gusset($request)),
+            new Fit('stack-fits-gusset', self::gusset($request)->figure(), $room->depth, $inPocket, Length::zero(), self::gusset($request)),
+            ...self::holdsAll($request, $room->depth),
+            Fit::plain('pocket-inside-cover', $rows->width(0), $rows->width(2), $rows->width(0), Length::zero()),
             Fit::plain('spine-takes-both-pockets', $rows->main()->times(2)->plus($t), $columns->main(), $rows->main()->times(2)->plus($t), Fit::handMiss()),
+            Fit::plain('strap-reaches-front', self::strapReach(), $over, self::strapReach()->timesNearest(1, 2), Fit::handMiss()),
             ...FromPaper::fits($pieces, $request),
-        ], BoxRoom::takes($request, $room));
+        ], self::standIn($request, $room->depth, self::each($request->item)) * self::POCKETS, self::capacities($request, $room->depth));
     }
 
     public function shape(Figures $figures, string $piece): Shape
@@ -148,7 +155,7 @@ final readonly class NoteWallet implements Make
         return match ($piece) {
             self::COVER => new Shape(self::cover($grid), $grid->centredIn(0, 2, $item->width->toMillimetres(), $item->height->toMillimetres())),
             self::GUSSET => new Shape(self::sideStrip($grid)),
-            default => new Shape((new PatternBuilder)->face('strap', $grid->cell(0, 0))->face('strap-flap', $grid->cell(1, 0), FaceRole::Flap)->hinge('strap', 'strap-flap', 90, 'x1')->build()),
+            default => new Shape(self::strapPattern($grid)),
         };
     }
 
@@ -177,7 +184,7 @@ final readonly class NoteWallet implements Make
             new WorkStep(Deed::RoundCorners, self::STRAP, faces: ['strap-flap']),
             ...$glue(self::STRAP, 'dot-as-a-closed-pair'),
             new WorkStep(Deed::Fill, self::COVER),
-            new WorkStep(Deed::Close, self::COVER, faces: ['strap-flap']),
+            new WorkStep(Deed::Close, self::COVER, faces: array_values(array_filter(['strap-side', 'strap-flap'], fn (string $face) => $face === 'strap-flap' || count($figures->grid(self::STRAP)->columns->widths) > 2))),
         ];
     }
 
@@ -186,22 +193,87 @@ final readonly class NoteWallet implements Make
         return match ($fit) {
             FromPaper::ID => FromPaper::remedies($figures->pieces),
             'stack-fits-gusset' => [new Remedy('gusset-from-contents', ['/options/gusset' => null])],
+            'set-fits-pockets' => [
+                new Remedy('pockets-for-all', ['/options/perPocket' => null, '/options/gusset' => null]),
+                new Remedy('as-many-as-pockets-hold', ['/holds/count' => $figures->request->options->count('perPocket') * self::POCKETS]),
+            ],
+            'pocket-inside-cover' => [new Remedy('usual-pocket', ['/options/pocketHeight' => null])],
             default => [],
         };
     }
 
-    private static function stackOf(SizingRequest $request, int $count): Length
+    /**
+     * What one takes of a pocket's gusset, its loft in it. What was measured is taken at its word; what is reckoned from layers takes no
+     * less than such cards do: 1/8 in in a lined envelope, 1/12 in an unlined one (common practice, no source).
+     */
+    private static function each(Item $item): Length
     {
-        return (new Item($request->item->width, $request->item->height, $request->item->thickness, $count))->stack();
+        $layers = $item->layers;
+
+        return match (true) {
+            $layers === null || $layers->envelope->isZero() => $item->thickness,
+            $layers->liner->isZero() => Length::max(self::unlined(), $item->thickness),
+            default => Length::max(self::lined(), $item->thickness),
+        };
+    }
+
+    private static function lined(): Length
+    {
+        return Length::inches(1, 8);
+    }
+
+    private static function unlined(): Length
+    {
+        return Length::inches(1, 12);
+    }
+
+    private static function inPocket(SizingRequest $request, int $count): Length
+    {
+        return self::each($request->item)->times($count);
     }
 
     private static function gusset(SizingRequest $request): MakeUp
     {
         return MakeUp::of(
-            new Term(TermKind::Thickness, self::stackOf($request, $request->options->count('perPocket')), Dimension::Depth),
+            new Term(TermKind::Thickness, self::inPocket($request, $request->options->count('perPocket')), Dimension::Depth),
             new Term(TermKind::Clearance, $request->clearance->depth, Dimension::Depth),
-            new Term(TermKind::Paper, $request->paper->caliper->times(self::CALIPERS_DEEP)),
         );
+    }
+
+    /** How many of a thickness stand in one pocket. */
+    private static function standIn(SizingRequest $request, Length $gusset, Length $each): int
+    {
+        return max(0, intdiv($gusset->minus($request->clearance->depth)->ticks, $each->ticks));
+    }
+
+    /** @return list<Capacity> */
+    private static function capacities(SizingRequest $request, Length $gusset): array
+    {
+        $of = fn (CapacityKind $kind, Length $each): Capacity => Capacity::of($kind, self::standIn($request, $gusset, $each), self::POCKETS);
+        $layers = $request->item->layers;
+
+        return [
+            $of(CapacityKind::AsAsked, self::each($request->item)), $of(CapacityKind::Lined, self::lined()), $of(CapacityKind::Unlined, self::unlined()),
+            ...($layers === null || $layers->envelope->isZero() ? [] : [$of(CapacityKind::Bare, $layers->bare())]),
+        ];
+    }
+
+    /** @return list<Fit> that both pockets hold the whole set, where fewer are to stand in one than half of it */
+    private static function holdsAll(SizingRequest $request, Length $gusset): array
+    {
+        $half = intdiv($request->item->count + 1, self::POCKETS);
+        if ($request->options->count('perPocket') >= $half) {
+            return [];
+        }
+        $need = self::inPocket($request, $half);
+
+        return [Fit::plain('set-fits-pockets', $need->plus($request->clearance->depth), $gusset, $need, Length::zero())];
+    }
+
+    /** How thick it is closed. */
+    private static function thick(GridAxis $columns, SizingRequest $request): Length
+    {
+        return $columns->main()->plus($request->paper->caliper);
     }
 
     /** Spine first, it lies on the table; the pocket flaps are notched away at the spine so that they fold with it. */
@@ -242,15 +314,41 @@ final readonly class NoteWallet implements Make
             ->twins('left-tab', 'right-tab')->build();
     }
 
-    /** As long as the cover is wide, its end by a third of that at most. */
-    private static function strap(Planning $planning, Length $cover): GridPlan
+    /** How far the strap's end must lie on the front, so that a dot holds it there. Common practice, no source. */
+    private static function strapReach(): Length
     {
-        $flap = Strip::atLeast('strap-flap', self::flap(Length::min(Length::inches(1), $cover->timesNearest(1, 3))));
-        $body = $cover->minus($planning->tools->score->up($flap->need->figure()));
+        return Length::inches(1, 2);
+    }
+
+    /**
+     * Its body on the back cover, its end round the closed wallet and on over the front: with the body as long as the cover is wide. Up to
+     * 1/2 in thick the end is one piece of 1 in, folded at one score; beyond, a side as wide as the wallet is thick and 1 in beyond it. Common
+     * practice, no source.
+     */
+    private static function strap(Planning $planning, Length $cover, Length $high, Length $thick): GridPlan
+    {
+        $isThin = ! $thick->isMoreThan(Length::inches(1, 2));
+        $over = Length::min(Length::inches(1), $cover->timesNearest(2, 3));
+        // From the outer end inwards.
+        $after = $isThin
+            ? [Strip::atLeast('strap-flap', self::flap(Length::max($over, $thick->plus(self::strapReach()))))]
+            : [Strip::atLeast('strap-flap', self::flap($over)), Strip::atLeast('strap-side', MakeUp::of(new Term(TermKind::Thickness, $thick, Dimension::Depth)))];
+        $body = $cover->minus($planning->tools->score->up($after[0]->need->figure()));
 
         return new GridPlan(
-            AxisPlan::of($planning, self::STRAP, Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $planning->tools->cut->size))), [$flap]),
-            AxisPlan::of($planning, self::STRAP, Axis::Height, [], self::flap(Length::inches(2)), []),
+            AxisPlan::of($planning, self::STRAP, Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $cover->timesNearest(1, 2)))), $after),
+            AxisPlan::of($planning, self::STRAP, Axis::Height, [], self::flap(Length::min(Length::inches(2), $high->timesNearest(1, 2))), []),
         );
+    }
+
+    private static function strapPattern(GridSheet $grid): Pattern
+    {
+        $builder = (new PatternBuilder)->face('strap', $grid->cell(0, 0));
+        if (count($grid->columns->widths) === 2) {
+            return $builder->face('strap-flap', $grid->cell(1, 0), FaceRole::Flap)->hinge('strap', 'strap-flap', 90, 'x1')->build();
+        }
+
+        return $builder->face('strap-side', $grid->cell(1, 0), FaceRole::Gusset)->hinge('strap', 'strap-side', 90, 'x1')
+            ->face('strap-flap', $grid->cell(2, 0), FaceRole::Flap)->hinge('strap-side', 'strap-flap', 90, 'x2')->build();
     }
 }

@@ -9,6 +9,8 @@ use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\ScoredSquare;
 use Gimbo\Core\Sheet\TurnedLayout;
 
 /** What must hold for whatever is folded from a square on its corner. The needs of seams and flaps are common practice, no source. */
@@ -27,7 +29,7 @@ final readonly class TurnedFits
     /** The strip in which neighbouring flaps overlap must take a line of glue or tape. */
     public static function seamNeed(): Length
     {
-        return Length::inches(3, 8);
+        return ScoredSquare::leastSeam()->times(2);
     }
 
     private static function seamBare(): Length
@@ -59,7 +61,10 @@ final readonly class TurnedFits
     public function seams(): array
     {
         $square = $this->layout->square;
-        $tipRoom = min($square->height - $this->layout->longEnd(), $square->width - $this->layout->sideEnd());
+        $tipRoom = min(
+            $square->height - max($this->layout->end(Flap::TOP), $this->layout->end(Flap::BOTTOM)),
+            $square->width - max($this->layout->end(Flap::LEFT), $this->layout->end(Flap::RIGHT)),
+        );
 
         return [
             Fit::plain(self::SEAM, self::seamNeed(), Length::nearestTo($square->inset() * 2), self::seamBare(), Fit::handMiss()),
@@ -70,6 +75,6 @@ final readonly class TurnedFits
     /** That the closing flap reaches the bottom flap. */
     public function closing(): Fit
     {
-        return Fit::plain(self::FLAPS, self::flapNeed(), Length::nearestTo(2 * $this->layout->longEnd() - $this->layout->square->height), Length::zero(), Fit::handMiss()->times(2));
+        return Fit::plain(self::FLAPS, self::flapNeed(), Length::nearestTo($this->layout->endsOverlap()), Length::zero(), Fit::handMiss()->times(2));
     }
 }

@@ -61,9 +61,9 @@ final readonly class TurnedPattern
     public function pouch(): Pattern
     {
         $flaps = $this->flaps(0.0);
-        [$w, $h, $reach] = [$this->square->width / 2, $this->square->height / 2, $this->square->longReach()];
-        $shoulder = $reach - $w;
-        $front = $this->square->polygon([[-$w, -$h], [$w, -$h], [$w, $h], [$w, $h + $shoulder], [0, $h + $reach], [-$w, $h + $shoulder], [-$w, $h]]);
+        [$w, $h] = [$this->square->width / 2, $this->square->height / 2];
+        $standing = array_map(fn (array $p) => [$p[0], $h + $p[1]], array_slice($this->flap(Flap::TOP, 0.0), 2));
+        $front = $this->square->polygon([[-$w, -$h], [$w, -$h], [$w, $h], ...$standing, [-$w, $h]]);
         $builder = (new PatternBuilder)->face(Flap::FRONT, $front);
         foreach ([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM] as $flap) {
             $builder->face($flap, $flaps[$flap], FaceRole::Flap)->hinge(Flap::FRONT, $flap, 180);
@@ -81,13 +81,13 @@ final readonly class TurnedPattern
      */
     public function deepEnvelope(): Pattern
     {
-        [$w, $h, $s, $e] = [$this->square->width / 2, $this->square->height / 2, $this->square->sideDepth, $this->square->endDepth];
+        [$w, $h, $depth] = [$this->square->width / 2, $this->square->height / 2, $this->square->depth(...)];
         $builder = (new PatternBuilder)->face(Flap::FRONT, $this->square->centred($this->square->width, $this->square->height));
         $gussets = [
-            Flap::LEFT => [[-$w - $s, -$h], [-$w, -$h], [-$w, $h], [-$w - $s, $h]],
-            Flap::RIGHT => [[$w, -$h], [$w + $s, -$h], [$w + $s, $h], [$w, $h]],
-            Flap::BOTTOM => [[-$w, -$h - $e], [$w, -$h - $e], [$w, -$h], [-$w, -$h]],
-            Flap::TOP => [[-$w, $h], [$w, $h], [$w, $h + $e], [-$w, $h + $e]],
+            Flap::LEFT => [[-$w - $depth(Flap::LEFT), -$h], [-$w, -$h], [-$w, $h], [-$w - $depth(Flap::LEFT), $h]],
+            Flap::RIGHT => [[$w, -$h], [$w + $depth(Flap::RIGHT), -$h], [$w + $depth(Flap::RIGHT), $h], [$w, $h]],
+            Flap::BOTTOM => [[-$w, -$h - $depth(Flap::BOTTOM)], [$w, -$h - $depth(Flap::BOTTOM)], [$w, -$h], [-$w, -$h]],
+            Flap::TOP => [[-$w, $h], [$w, $h], [$w, $h + $depth(Flap::TOP)], [-$w, $h + $depth(Flap::TOP)]],
         ];
         foreach ($gussets as $flap => $places) {
             $builder->face(Flap::gusset($flap), $this->square->polygon($places), FaceRole::Gusset);
@@ -96,8 +96,8 @@ final readonly class TurnedPattern
             $gusset = Flap::gusset($flap);
             $builder->face($flap, $outline, FaceRole::Flap)->hinge(Flap::FRONT, $gusset, 90)->hinge($gusset, $flap, 90);
         }
-        foreach (['left' => -1, 'right' => 1] as $side => $out) {
-            $builder->face("$side-tab", $this->tab($out), FaceRole::Tab)
+        foreach (['left' => Flap::LEFT, 'right' => Flap::RIGHT] as $side => $flap) {
+            $builder->face("$side-tab", $this->tab($flap), FaceRole::Tab)
                 ->hinge("$side-gusset", "$side-tab", 90)->slit("$side-tab", Flap::gusset(Flap::BOTTOM));
         }
 
@@ -107,12 +107,13 @@ final readonly class TurnedPattern
     }
 
     /** The little rectangle at a lower corner of the face, as far as it lies on the sheet. */
-    private function tab(int $out): Polygon
+    private function tab(string $flap): Polygon
     {
-        [$w, $h, $s, $e] = [$this->square->width / 2, $this->square->height / 2, $this->square->sideDepth, $this->square->endDepth];
+        $out = $flap === Flap::LEFT ? -1 : 1;
+        [$w, $h, $s, $e] = [$this->square->width / 2, $this->square->height / 2, $this->square->depth($flap), $this->square->depth(Flap::BOTTOM)];
         // Inside the gusset it is glued to, the one from the other corner beside it.
         $e = min($e, $w);
-        $over = $w + $h + ($s + $e) - $this->square->diagonal() / 2;
+        $over = $w + $h + ($s + $e) + $out * $this->square->offAlong - $this->square->offAcross - $this->square->diagonal() / 2;
         $corner = $over <= 0 ? [[$out * ($w + $s), -$h - $e]] : [[$out * ($w + $s), -$h - $e + $over], [$out * ($w + $s - $over), -$h - $e]];
 
         return $this->square->polygon([[$out * $w, -$h], [$out * ($w + $s), -$h], ...$corner, [$out * $w, -$h - $e]]);
@@ -122,34 +123,38 @@ final readonly class TurnedPattern
     private function flaps(float $topTrim): array
     {
         $square = $this->square;
-        [$w, $h] = [$square->width / 2 + $square->sideDepth, $square->height / 2 + $square->endDepth];
-        $side = self::flap($square->height, $square->sideReach(), $this->sideTrim);
-        $long = self::flap($square->width, $square->longReach(), $this->longTrim);
-        $top = self::flap($square->width, $square->longReach(), $topTrim);
+        $side = fn (string $flap, int $out): Polygon => $square->polygon(array_map(
+            fn (array $p) => [$out * ($square->width / 2 + $square->depth($flap) + $p[1]), $p[0]], $this->flap($flap, $this->sideTrim),
+        ));
+        $end = fn (string $flap, int $out, float $trim): Polygon => $square->polygon(array_map(
+            fn (array $p) => [$p[0], $out * ($square->height / 2 + $square->depth($flap) + $p[1])], $this->flap($flap, $trim),
+        ));
 
         return [
-            Flap::LEFT => $square->polygon(array_map(fn (array $p) => [-$w - $p[1], $p[0]], $side)),
-            Flap::RIGHT => $square->polygon(array_map(fn (array $p) => [$w + $p[1], $p[0]], $side)),
-            Flap::BOTTOM => $square->polygon(array_map(fn (array $p) => [$p[0], -$h - $p[1]], $long)),
-            Flap::TOP => $square->polygon(array_map(fn (array $p) => [$p[0], $h + $p[1]], $top)),
+            Flap::LEFT => $side(Flap::LEFT, -1), Flap::RIGHT => $side(Flap::RIGHT, 1),
+            Flap::BOTTOM => $end(Flap::BOTTOM, -1, $this->longTrim), Flap::TOP => $end(Flap::TOP, 1, $topTrim),
         ];
     }
 
     /**
-     * A flap over a fold from -base/2 to base/2: up square to the fold, then at 45° to the tip, the tip cut off straight.
+     * A flap over its fold: up square to the fold, then at 45° to the tip in the sheet's corner, the tip cut off straight.
      *
-     * @return list<array{float, float}> along the fold and out from it
+     * @return list<array{float, float}> along the fold from the face's middle and out from it
      */
-    private static function flap(float $base, float $reach, float $trim): array
+    private function flap(string $flap, float $trim): array
     {
-        $half = $base / 2;
+        $square = $this->square;
+        $isSide = in_array($flap, self::SIDES, true);
+        [$half, $tip] = $isSide ? [$square->height / 2, -$square->offAcross] : [$square->width / 2, -$square->offAlong];
+        $reach = $square->reach($flap);
         $end = $reach - $trim;
-        $shoulder = $reach - $half;
-        if ($end <= $shoulder) {
-            return [[-$half, 0], [$half, 0], [$half, $end], [-$half, $end]];
-        }
-        $tip = $trim > 0 ? [[$trim, $end], [-$trim, $end]] : [[0.0, $reach]];
+        // Where its edges leave the square: at the end of the fold towards the top or the right, and at the other.
+        [$far, $near] = [$reach - ($half - $tip), $reach - ($half + $tip)];
+        $outline = [[-$half, 0.0], [$half, 0.0]];
+        array_push($outline, ...($far < $end ? [[$half, $far], [$tip + $trim, $end]] : [[$half, $end]]));
+        $isPoint = $trim <= 0.0 && $far < $end && $near < $end;
+        array_push($outline, ...($near < $end ? [...($isPoint ? [] : [[$tip - $trim, $end]]), [-$half, $near]] : [[-$half, $end]]));
 
-        return [[-$half, 0.0], [$half, 0.0], [$half, $shoulder], ...$tip, [-$half, $shoulder]];
+        return $outline;
     }
 }

@@ -72,9 +72,11 @@ final class TurnedWork
     {
         $steps = [];
         $side = 1;
+        // The last fold of the face, and with a gusset the one beside it.
+        $together = count(array_filter($scores, fn (int $score) => str_ends_with($piece->measures[$score]->creases[0], '-gusset'))) > 0 ? 2 : 1;
         foreach ($scores as $i => $score) {
             $next = $piece->measures[$score]->side ?? $side;
-            if ($next === 4 && $side !== 4) {
+            if ($i === count($scores) - $together) {
                 $steps[] = new WorkStep(Deed::TryFit, $piece->id, advice: ['before-the-last-score']);
             }
             $steps[] = new WorkStep(

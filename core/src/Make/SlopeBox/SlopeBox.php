@@ -74,7 +74,7 @@ final readonly class SlopeBox implements Make
     {
         return [
             OptionSpec::length('depth'), OptionSpec::length('frontHeight'), OptionSpec::length('slope'),
-            OptionSpec::count('sheets', 1, 2, fn () => 1), OptionSpec::count('dividers', 0, 12, fn () => 0),
+            OptionSpec::count('sheets', 1, 2, fn () => 1), OptionSpec::length('frontTabs')->onlyWith(['sheets'], '2'), OptionSpec::count('dividers', 0, 12, fn () => 0),
         ];
     }
 
@@ -89,6 +89,7 @@ final readonly class SlopeBox implements Make
             'depth' => $depth,
             'slope' => $slope,
             'frontHeight' => $options->length('frontHeight') ?? Length::max($back->minus($slope), $request->tools->score->size),
+            'frontTabs' => Length::min($options->length('frontTabs') ?? $depth, $depth),
         ];
     }
 
@@ -109,13 +110,15 @@ final readonly class SlopeBox implements Make
         $front = MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight']));
         // The base is scored like the sides, so that it is as deep as they are; back and front take what is left.
         $base = Strip::atLeast('base', $depth);
-        $columns = fn (string $piece): AxisPlan => AxisPlan::of($planning, $piece, Axis::Width, $sides, $width, $sides);
+        $columns = fn (string $piece, array $sides): AxisPlan => AxisPlan::of($planning, $piece, Axis::Width, $sides, $width, $sides);
+        // Of two sheets the front may have sides that are only as wide as its glue needs: the back's lie over them.
+        $tabs = $chosen['frontTabs']->isLessThan($chosen['depth']) ? [Strip::atLeast('sides', MakeUp::of(new Term(TermKind::Flap, $chosen['frontTabs'])))] : $sides;
         if ($isOne) {
-            $main = new GridPlan($columns(self::BOX), AxisPlan::of($planning, self::BOX, Axis::Height, [Strip::atMost('front', $front), $base], $back, []));
+            $main = new GridPlan($columns(self::BOX, $sides), AxisPlan::of($planning, self::BOX, Axis::Height, [Strip::atMost('front', $front), $base], $back, []));
             $sheets = [self::BOX => $main];
         } else {
-            $main = new GridPlan($columns(self::BACK), AxisPlan::of($planning, self::BACK, Axis::Height, [$base], $back, []));
-            $sheets = [self::BACK => $main, self::FRONT => new GridPlan($columns(self::FRONT), AxisPlan::of($planning, self::FRONT, Axis::Height, [], $front, [$base], isContained: true))];
+            $main = new GridPlan($columns(self::BACK, $sides), AxisPlan::of($planning, self::BACK, Axis::Height, [$base], $back, []));
+            $sheets = [self::BACK => $main, self::FRONT => new GridPlan($columns(self::FRONT, $tabs), AxisPlan::of($planning, self::FRONT, Axis::Height, [], $front, [$base], isContained: true))];
         }
         $real = $main->settle($planning->settings());
         for ($n = 1; $n <= $request->options->count('dividers'); $n++) {

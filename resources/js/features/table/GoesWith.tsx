@@ -26,12 +26,21 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
     <section className="mt-3 border-t border-line px-2 pt-3">
       <h2 className="mb-1 text-lg">{words('goes-with.title')}</h2>
       <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
-        {design.takes !== null && (
+        {design.takes !== null && design.capacities.length === 0 && (
           <>
             <dt>{words('goes-with.takes')}</dt>
             <dd className="text-right font-semibold">{design.takes}</dd>
           </>
         )}
+        {design.capacities.length > 0 && <dt className="col-span-2">{words('goes-with.capacity')}</dt>}
+        {design.capacities.map(({ of, each, inAll }) => (
+          <div key={of} className="contents">
+            <dt className="pl-3 text-soft">{words(`capacity.${of}`)}</dt>
+            <dd className="text-right font-semibold">
+              {words('capacity.counts', { each: String(each), inAll: String(inAll) })}
+            </dd>
+          </div>
+        ))}
         <dt>{words('goes-with.band')}</dt>
         <dd className="text-right font-semibold">
           <Size of={design.bellyBand.text} />
