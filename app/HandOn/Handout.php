@@ -135,7 +135,7 @@ final readonly class Handout
         foreach ($pair as $i => $row) {
             if ($row !== null) {
                 $notes[$i] = $this->note($row, $pieces[$i]);
-                $figures[$i] = self::figure(LengthFormatter::for($both[$i]->request->system)->text($pieces[$i]->measures[$row->measures[0]]->at));
+                $figures[$i] = self::figure(LengthFormatter::for($both[$i]->request->system)->marked($pieces[$i]->measures[$row->measures[0]]->at));
             }
         }
         $row = $pair[0] ?? $pair[1];
@@ -199,8 +199,8 @@ final readonly class Handout
             $slots += ['{width}' => "<b>$width</b>", '{height}' => "<b>$height</b>"];
         }
         if ($measure !== null) {
-            $slots += ['{at}' => '<b>'.self::figure($words->text($measure->at)).'</b>', '{from}' => e($this->from($measure))];
-            $slots += $measure->groove === null ? [] : ['{groove}' => self::figure($words->text($measure->groove))];
+            $slots += ['{at}' => '<b>'.self::figure($words->marked($measure->at)).'</b>', '{from}' => e($this->from($measure))];
+            $slots += $measure->groove === null ? [] : ['{groove}' => self::figure($words->marked($measure->groove))];
         }
 
         $keys = array_map(fn (string $own) => "step.{$step->do->value}.$own", [$measure->axis->value ?? '', $step->piece]);
@@ -220,7 +220,7 @@ final readonly class Handout
             return '';
         }
 
-        return self::figure(LengthFormatter::for($other->request->system)->text($its->at))
+        return self::figure(LengthFormatter::for($other->request->system)->marked($its->at))
             .($its->from === $measure->from ? '' : '<br><small>'.e($this->from($its)).'</small>');
     }
 

@@ -26,7 +26,7 @@ final class AlternativesWriter
             'piece' => $one->setting->piece,
             'measures' => $one->measures,
             'steps' => $one->steps,
-            'text' => $words->text($one->at),
+            'text' => $words->marked($one->at),
             'fits' => self::fits($one->changed, $words),
         ], $alternatives);
     }
@@ -37,9 +37,9 @@ final class AlternativesWriter
         $words = LengthFormatter::for($system);
 
         return [
-            'text' => $words->text($missed->at), 'isGood' => $missed->gone === [], 'redo' => $missed->redo?->value, 'right' => $words->text($missed->setting->at),
+            'text' => $words->marked($missed->at), 'isGood' => $missed->gone === [], 'redo' => $missed->redo?->value, 'right' => $words->marked($missed->setting->at),
             'fits' => self::fits($missed->changed, $words),
-            'rescues' => array_map(fn (Rescue $rescue) => ['measures' => $rescue->measures, 'text' => $words->text($rescue->to)], $missed->rescues),
+            'rescues' => array_map(fn (Rescue $rescue) => ['measures' => $rescue->measures, 'text' => $words->marked($rescue->to)], $missed->rescues),
             'smaller' => $missed->smaller === null ? null : [
                 'width' => $words->rounded($missed->smaller->width), 'height' => $words->rounded($missed->smaller->height), 'thickness' => LengthFormatter::for(System::Metric)->rounded($missed->smaller->thickness),
             ],

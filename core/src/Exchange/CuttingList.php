@@ -25,7 +25,7 @@ final class CuttingList
             foreach ($design->pieces as $piece) {
                 $sheet = $piece->sheet;
                 fputcsv($file, [
-                    $name, $piece->id, (string) $piece->count, $words->text($sheet->width), $words->text($sheet->height),
+                    $name, $piece->id, (string) $piece->count, $words->marked($sheet->width), $words->marked($sheet->height),
                     rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
                 ], escape: '', eol: "\r\n");
             }

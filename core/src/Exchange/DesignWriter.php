@@ -7,6 +7,7 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Extra\Mat;
+use Gimbo\Core\Extra\MatCorner;
 use Gimbo\Core\Figure\Capacity;
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\MeasureRow;
@@ -142,9 +143,9 @@ final class DesignWriter
             'axis' => $measure->axis->value,
             'from' => $measure->from,
             'at' => self::mm($measure->at),
-            'text' => $this->words->text($measure->at),
+            'text' => $this->words->marked($measure->at),
             'standoff' => self::mm($measure->standoff ?? Length::zero()),
-            'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->text($measure->groove)],
+            'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $this->words->marked($measure->groove)],
             'side' => $measure->side,
             'corner' => $measure->rail === null ? null : self::point($measure->rail->corner),
             'madeOf' => $this->madeOf($measure->madeOf),
@@ -259,9 +260,12 @@ final class DesignWriter
             'rectangle' => $this->rectangle($mat->rectangle),
             'ring' => self::ring($mat->outline),
             'mirrors' => $mat->mirrors,
-            'corners' => array_map(fn (array $cut) => [
-                'corner' => $cut['corner'], 'along' => self::mm($cut['along']), 'up' => self::mm($cut['up']), 'rail' => self::mm($cut['rail']),
-                'text' => array_map($this->words->rounded(...), ['along' => $cut['along'], 'up' => $cut['up'], 'rail' => $cut['rail']]),
+            'corners' => array_map(fn (MatCorner $cut) => [
+                'corner' => $cut->corner, 'along' => self::mm($cut->along), 'up' => self::mm($cut->up), 'rail' => $cut->rail === null ? null : self::mm($cut->rail),
+                'text' => [
+                    'along' => $this->words->marked($cut->along), 'up' => $this->words->marked($cut->up),
+                    'rail' => $cut->rail === null ? null : $this->words->marked($cut->rail),
+                ],
             ], $mat->corners),
         ];
     }

@@ -11,7 +11,10 @@ use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sheet\Flap;
 
-/** A layer inside an envelope's front and top flap, 1/4 in inside its edges; folded where the flap is. Common practice, no source. */
+/**
+ * A layer inside an envelope's front and top flap, through the gusset between them where there is one, 1/4 in inside the edges; folded
+ * where they are. Common practice, no source.
+ */
 final class Liner
 {
     /** On the flat sheet; null where there is no such flap. */
@@ -21,22 +24,37 @@ final class Liner
         if (! isset($faces[Flap::FRONT], $faces[Flap::TOP])) {
             return null;
         }
-        $fold = $pattern->edges[$pattern->edgesNamed(Flap::TOP)[0] ?? $pattern->edgesNamed('y2')[0] ?? 0];
-        $ends = [$pattern->vertices[$fold->from], $pattern->vertices[$fold->to]];
-        $isEnd = fn (Point $p): bool => $p->isAt($ends[0]) || $p->isAt($ends[1]);
-        $flap = self::startingAt($pattern->polygon($faces[Flap::TOP])->points, $isEnd);
-        $front = self::startingAt($pattern->polygon($faces[Flap::FRONT])->points, $isEnd);
-        $inset = Inset::of(Polygon::of([...$flap, ...array_slice($front, 1, -1)]), Length::inches(1, 4)->toMillimetres());
+        $lined = $pattern->polygon($faces[Flap::TOP])->points;
+        foreach ([Flap::gusset(Flap::TOP), Flap::FRONT] as $next) {
+            isset($faces[$next]) && $lined = self::together($lined, $pattern->polygon($faces[$next])->points);
+        }
+        $inset = Inset::of(Polygon::of($lined), Length::inches(1, 4)->toMillimetres());
 
         return count($inset) === 1 ? $inset[0] : null;
     }
 
     /**
-     * A ring turned so that it runs from one end of the shared fold, the long way round, to the other.
+     * Two rings that share one side, as one.
+     *
+     * @param non-empty-list<Point> $one
+     * @param non-empty-list<Point> $other
+     * @return non-empty-list<Point>
+     */
+    private static function together(array $one, array $other): array
+    {
+        $isShared = fn (Point $p): bool => array_filter($other, $p->isAt(...)) !== [];
+        $ends = array_values(array_filter($one, $isShared));
+        $isEnd = fn (Point $p): bool => array_filter($ends, $p->isAt(...)) !== [];
+
+        return [...self::startingAt($one, $isEnd), ...array_slice(self::startingAt($other, $isEnd), 1, -1)];
+    }
+
+    /**
+     * A ring turned so that it runs from one end of the shared side, the long way round, to the other.
      *
      * @param non-empty-list<Point> $points
      * @param callable(Point): bool $isEnd
-     * @return list<Point>
+     * @return non-empty-list<Point>
      */
     private static function startingAt(array $points, callable $isEnd): array
     {

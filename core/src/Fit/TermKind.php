@@ -39,6 +39,8 @@ enum TermKind: string
     case Play = 'play';
     /** How long a flap is made. */
     case Flap = 'flap';
+    /** How far two panels lie on one another. */
+    case Overlap = 'overlap';
     /** How far a flap's tip reaches from its fold. */
     case Reach = 'reach';
     /** The face a flap lies on, from fold to fold. */

@@ -10,11 +10,15 @@ use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Extra\Mat;
 use Gimbo\Core\Extra\Mats;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Tests\Specs;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -48,11 +52,15 @@ final class GoesWithTest extends TestCase
         self::assertCount(4, $mat->corners);
         $exact = $mat->corners[0];
         foreach ($mat->corners as $corner) {
-            self::assertTrue($corner['along']->equals($exact['along']) && $corner['up']->equals($exact['up']));
+            self::assertTrue($corner->along->equals($exact->along) && $corner->up->equals($exact->up));
         }
-        // A border on every side: the diamond a × h is inset by 1/8 in measured square to its slanted sides.
+        // A border on every side: the diamond a × h is inset by 1/8 in measured square to its slanted sides: 2.7205 wide and 5.441 high,
+        // cut 2 11/16 and 5 7/16, and marked at the middle of that.
         [$a, $h, $b] = [3.0, 6.0, 0.125];
-        self::assertEqualsWithDelta($a / 2 - $b * hypot($a, $h) / $h, $exact['along']->toInches(), 1e-4);
+        self::assertEqualsWithDelta(2.7205, $a - 2 * $b * hypot($a, $h) / $h, 1e-4);
+        self::assertSame([2.6875, 5.4375], [$mat->rectangle->width->toInches(), $mat->rectangle->height->toInches()]);
+        self::assertEqualsWithDelta(2.6875 / 2, $exact->along->toInches(), 1e-4);
+        self::assertEqualsWithDelta(5.4375 / 2, $exact->up->toInches(), 1e-4);
         self::assertSame('right-diamond', $mat->mirrors);
     }
 
@@ -61,20 +69,90 @@ final class GoesWithTest extends TestCase
         [$left, $right] = [self::mat(self::ORGANIZER, 'back-left'), self::mat(self::ORGANIZER, 'back-right')];
         self::assertSame(['back-right', 'back-left'], [$left->mirrors, $right->mirrors]);
         self::assertTrue($left->rectangle->isSameAs($right->rectangle));
-        self::assertSame(['top-left', 'top-right'], [$left->corners[0]['corner'], $right->corners[0]['corner']]);
-        // A cut at 45° (the slope is the depth): as far along as up, the rail at 1/√2 of that.
-        self::assertEqualsWithDelta($left->corners[0]['along']->toInches() / M_SQRT2, $left->corners[0]['rail']->toInches(), 1e-4);
+        self::assertSame(['top-left', 'top-right'], [$left->corners[0]->corner, $right->corners[0]->corner]);
+        // A cut at 45° (the slope is the depth) but for what the rectangle lost to the trimmer's step: right across its width, and the rail
+        // reads the corner's distance from it.
+        $cut = $left->corners[0];
+        self::assertTrue($cut->along->equals($left->rectangle->width));
+        self::assertEqualsWithDelta($cut->along->toInches() * $cut->up->toInches() / hypot($cut->along->toInches(), $cut->up->toInches()), (float) $cut->rail?->toInches(), 1e-4);
+    }
+
+    /** Whoever cuts the rectangle and takes the corners off as it is said has a mat with the whole border left around it. */
+    public function test_a_mat_cut_as_it_is_said_leaves_its_border(): void
+    {
+        $cutAs = 0;
+        foreach (Makes::all()->ids() as $make) {
+            mt_srand(11);
+            for ($run = 0; $run < 60; $run++) {
+                $design = Sizing::ofEverything()->size(['border' => mt_rand(2, 12).'/32 in'] + Specs::random($make));
+                foreach ($design->pieces as $piece) {
+                    foreach ($piece->mats() as $mat) {
+                        $face = $piece->pattern()->polygon($piece->pattern()->faceNamed($mat->face));
+                        foreach ($mat->outline->points as $point) {
+                            self::assertGreaterThanOrEqual($design->request->border?->toMillimetres() - 1e-6, self::distance($point, $face), "$make $mat->face");
+                        }
+                        // The rectangle less its corners is the outline: nothing else comes off.
+                        $left = $mat->rectangle->width->toMillimetres() * $mat->rectangle->height->toMillimetres();
+                        foreach ($mat->corners as $corner) {
+                            $left -= $corner->along->toMillimetres() * $corner->up->toMillimetres() / ($corner->isSquare ? 1 : 2);
+                        }
+                        if (abs($left - $mat->outline->area()) < 1e-3 * $left) {
+                            $cutAs++;
+                        } else {
+                            self::assertNotSame(count($mat->outline->points), 4 + count($mat->corners), "$make $mat->face");
+                        }
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(1000, $cutAs);
+    }
+
+    /** @param list<Polygon> $faces */
+    private static function around(array $faces): float
+    {
+        $round = 0.0;
+        foreach ($faces as $face) {
+            foreach ($face->points as $i => $from) {
+                $round += $face->points[($i + 1) % count($face->points)]->minus($from)->length();
+            }
+        }
+
+        return $round;
+    }
+
+    /** How far a place lies inside an outline's nearest side; negative outside. */
+    private static function distance(Point $point, Polygon $face): float
+    {
+        $least = INF;
+        foreach ($face->points as $i => $from) {
+            $side = $face->points[($i + 1) % count($face->points)]->minus($from);
+            $t = max(0.0, min(1.0, $point->minus($from)->dot($side) / $side->dot($side)));
+            $least = min($least, $point->minus($from->plus($side->times($t)))->length());
+        }
+
+        return $face->containsOrTouches($point) ? $least : -$least;
     }
 
     public function test_a_liner_covers_front_and_flap_a_quarter_inch_inside_their_edges(): void
     {
-        foreach (['diagonal-envelope', 'straight-envelope'] as $make) {
-            $piece = Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in']])->pieces[0];
-            $liner = Liner::of($piece->pattern());
-            self::assertNotNull($liner, $make);
-            $both = $piece->pattern()->polygon($piece->pattern()->faceNamed('front'))->area() + $piece->pattern()->polygon($piece->pattern()->faceNamed('top-flap'))->area();
-            self::assertGreaterThan($both * 0.7, $liner->area());
-            self::assertLessThan($both, $liner->area());
+        foreach (['diagonal-envelope' => ['front', 'top-flap'], 'straight-envelope' => ['front', 'top-flap'], 'deep-envelope' => ['front', 'top-gusset', 'top-flap']] as $make => $faces) {
+            mt_srand(5);
+            for ($run = 0; $run < 200; $run++) {
+                $piece = Sizing::ofEverything()->size(Specs::random($make))->pieces[0];
+                $liner = Liner::of($piece->pattern());
+                if ($liner === null) {
+                    continue;
+                }
+                $lined = array_map(fn (string $name) => $piece->pattern()->polygon($piece->pattern()->faceNamed($name)), $faces);
+                $whole = array_sum(array_map(fn (Polygon $face) => $face->area(), $lined));
+                $inside = fn (Point $p): float => max(array_map(fn (Polygon $face) => self::distance($p, $face), $lined));
+                foreach ($liner->points as $point) {
+                    self::assertGreaterThan(0.0, $inside($point), "$make: every corner of it lies on a lined face");
+                }
+                self::assertGreaterThan($whole - self::around($lined) * 6.36, $liner->area(), $make);
+                self::assertLessThan($whole, $liner->area());
+            }
         }
     }
 

@@ -27,7 +27,7 @@ final class PracticeTest extends TestCase
             ['envelope' => ['9 1/2 in', '8 1/2 in', ['left 1 1/4 in', 'bottom 2 in', 'right 1 1/4 in', 'top 2 1/2 in']]],
         ];
         yield 'a wrapped envelope, 4 1/2 × 6, its sides overlapping 2 in' => [
-            Specs::bare('4 1/4 in', '5 3/4 in', '0.249 in', ['make' => 'straight-envelope', 'options' => ['sides' => 'wrap']]),
+            Specs::bare('4 1/4 in', '5 3/4 in', '0.249 in', ['make' => 'straight-envelope', 'options' => ['sides' => 'wrap', 'sideFlap' => '3 1/4 in']]),
             ['envelope' => ['11 in', '8 1/2 in', ['left 3 1/4 in', 'bottom 1 in', 'right 3 1/4 in', 'top 1 1/2 in']]],
         ];
         yield 'a deep envelope: a 9 1/8 square with marks at 3 5/8 and 4 5/8' => [

@@ -119,7 +119,7 @@ final readonly class DiamondCard implements Make
         $height = $grid->rows->main();
 
         return new Figures(
-            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(self::LAYERS)),
+            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), CardSize::closed($request, $width, $height, $request->paper->caliper->times(self::LAYERS)),
             [...CardSize::fits($request, $width, $height), ...CardSize::near($request, $width, $height), self::creasesMeet($grid, $mark->at), ...FromPaper::fits([$piece], $request)],
         );
     }

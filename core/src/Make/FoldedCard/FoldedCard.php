@@ -96,7 +96,7 @@ final readonly class FoldedCard implements Make
         $layers = $request->paper->caliper->times(self::fold($request) === 'letter' || self::fold($request) === 'z' ? 3 : 2);
 
         return new Figures(
-            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $layers),
+            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), CardSize::closed($request, $width, $height, $layers),
             [...CardSize::fits($request, $width, $height), ...CardSize::near($request, $width, $height), ...self::fits($folded, $request), ...FromPaper::fits([$piece], $request)],
         );
     }

@@ -99,7 +99,7 @@ final readonly class LanternCard implements Make
         $apart = $side->times(2)->minus($request->paper->caliper);
 
         return new Figures(
-            $request, $plan->settings, [$strip], new Extents($face, $height, $apart), new Extents($face, $height, $request->paper->caliper->times(6)),
+            $request, $plan->settings, [$strip], new Extents($face, $height, $apart), CardSize::closed($request, $face, $height, $request->paper->caliper->times(6)),
             [
                 ...CardSize::fits($request, $face, $height),
                 ...CardSize::near($request, $face, $height),

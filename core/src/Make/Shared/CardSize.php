@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
+use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -21,6 +22,14 @@ final class CardSize
     public static function noClearance(): Clearance
     {
         return new Clearance(Length::zero(), Length::zero(), Length::zero());
+    }
+
+    /** The size it closes to: as thick as its paper, and what is said to lie on it. */
+    public static function closed(SizingRequest $request, Length $width, Length $height, Length $paper): Extents
+    {
+        $layers = $request->item->layers;
+
+        return new Extents($width, $height, $layers === null ? $paper : $paper->plus($layers->mat->times($layers->mats), $layers->decoration));
     }
 
     /** A share of the closed size in one direction. */

@@ -119,7 +119,7 @@ final readonly class SlantGateCard implements Make
         $miss = Fit::handMiss();
 
         return new Figures(
-            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), new Extents($width, $height, $request->paper->caliper->times(3)),
+            $request, $plan->settings, [$piece], new Extents($width, $height, Length::zero()), CardSize::closed($request, $width, $height, $request->paper->caliper->times(3)),
             [
                 ...CardSize::fits($request, $width, $height),
                 ...CardSize::near($request, $width, $height),

@@ -20,7 +20,9 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
@@ -47,8 +49,9 @@ use Gimbo\Core\Steps\WorkStep;
 /**
  * An envelope from a rectangle: side flaps, a bottom flap over them, a top flap that closes.
  *
- * `tuck`: narrow sides under a bottom flap that meets the top flap. `wrap`: sides so wide that they overlap in the middle,
- * with a narrow bottom and top. Flap lengths are common practice, no source. Formulas: docs/formulas.md, "Straight envelope".
+ * `tuck`: narrow sides under a bottom flap that meets the top flap. `wrap`: sides so wide that they overlap in the middle, one of
+ * them wider than the other unless it is asked for, with a narrow bottom and top. It opens above what it holds, or beside it: then its
+ * columns take the height. Flap lengths are common practice, no source. Formulas: docs/formulas.md, "Straight envelope".
  */
 final readonly class StraightEnvelope implements Make
 {
@@ -57,6 +60,10 @@ final readonly class StraightEnvelope implements Make
     public const TUCK = 'tuck';
 
     public const WRAP = 'wrap';
+
+    private const ABOVE = 'above';
+
+    private const BESIDE = 'beside';
 
     /** The corners come out a hair inside the scores, so that seams lie flat. */
     private const RELIEF_MM = 0.5;
@@ -86,8 +93,10 @@ final readonly class StraightEnvelope implements Make
     {
         return [
             OptionSpec::choice('sides', [self::TUCK, self::WRAP]),
+            OptionSpec::choice('opens', [self::ABOVE, self::BESIDE]),
             OptionSpec::choice('thumbNotch', ['without', 'with']),
             OptionSpec::length('sideFlap'),
+            OptionSpec::length('secondSideFlap')->onlyWith(['sides'], self::WRAP),
             OptionSpec::length('bottomFlap'),
             OptionSpec::length('topFlap'),
         ];
@@ -96,11 +105,12 @@ final readonly class StraightEnvelope implements Make
     public function chosenLengths(SizingRequest $request): array
     {
         $isTuck = $request->options->choice('sides') === self::TUCK;
-        $width = FlatRoom::needed($request, Dimension::Width)->figure();
-        $height = FlatRoom::needed($request, Dimension::Height)->figure();
+        $height = FlatRoom::needed($request, self::directions($request)[1])->figure();
+        [$side, $secondSide] = $isTuck ? [null, null] : self::wrapping($request);
 
         return [
-            'sideFlap' => $request->options->length('sideFlap') ?? ($isTuck ? Length::inches(5, 4) : $width->timesNearest(1, 2)->plus(Length::inches(1))),
+            'sideFlap' => $request->options->length('sideFlap') ?? $side?->figure() ?? Length::inches(5, 4),
+            ...($secondSide === null ? [] : ['secondSideFlap' => $secondSide->figure()]),
             'bottomFlap' => $request->options->length('bottomFlap') ?? ($isTuck ? $height->timesNearest(1, 2) : Length::inches(1)),
             'topFlap' => $request->options->length('topFlap') ?? ($isTuck ? $height->timesNearest(1, 2)->plus(Length::inches(1, 2)) : Length::inches(3, 2)),
         ];
@@ -115,10 +125,17 @@ final readonly class StraightEnvelope implements Make
     {
         $chosen = $this->chosenLengths($request);
         $flap = fn (string $setting, string $option): array => [Strip::atLeast($setting, MakeUp::of(new Term(TermKind::Flap, $chosen[$option])))];
-        $sides = $flap('sides', 'sideFlap');
+        [$across, $up] = self::directions($request);
+        if (self::isWrap($request)) {
+            [$side, $second] = self::wrapping($request);
+            $left = Strip::atLeast('sides', $side);
+            $sides = [[$left], [$second->figure()->equals($side->figure()) ? $left : Strip::atLeast('second-side', $second)]];
+        } else {
+            $sides = [$flap('sides', 'sideFlap'), $flap('sides', 'sideFlap')];
+        }
         $sheet = new GridPlan(
-            AxisPlan::of($planning, self::PIECE, Axis::Width, $sides, FlatRoom::needed($request, Dimension::Width), $sides),
-            AxisPlan::of($planning, self::PIECE, Axis::Height, $flap('bottom', 'bottomFlap'), FlatRoom::needed($request, Dimension::Height), $flap('top', 'topFlap')),
+            AxisPlan::of($planning, self::PIECE, Axis::Width, $sides[0], FlatRoom::needed($request, $across), $sides[1]),
+            AxisPlan::of($planning, self::PIECE, Axis::Height, $flap('bottom', 'bottomFlap'), FlatRoom::needed($request, $up), $flap('top', 'topFlap')),
         );
 
         return new Plan($request, $planning->settings(), [self::PIECE => $sheet]);
@@ -130,7 +147,7 @@ final readonly class StraightEnvelope implements Make
         $grid = $plan->grid(self::PIECE);
         $piece = PieceFigures::ofGrid(self::PIECE, $grid);
         $t = $request->paper->caliper;
-        [$width, $height] = [$grid->columns->main(), $grid->rows->main()];
+        [$width, $height] = self::isTurned($request) ? [$grid->rows->main(), $grid->columns->main()] : [$grid->columns->main(), $grid->rows->main()];
         $inside = FlatRoom::inside($request, $width, $height);
         $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS + self::overlaps($grid))->plus($request->item->stack()));
 
@@ -140,11 +157,13 @@ final readonly class StraightEnvelope implements Make
     public function shape(Figures $figures, string $piece): Shape
     {
         $grid = $figures->grid($piece);
-        $item = $figures->request->item;
+        $isTurned = self::isTurned($figures->request);
+        $item = $isTurned ? $figures->request->item->face()->turned() : $figures->request->item->face();
 
         return new Shape(
             $this->pattern($grid, $figures),
             $grid->centredIn(1, 1, $item->width->toMillimetres(), $item->height->toMillimetres()),
+            width: $isTurned ? new Point(0, 1) : new Point(1, 0),
         );
     }
 
@@ -186,7 +205,7 @@ final readonly class StraightEnvelope implements Make
         return match ($fit) {
             FromPaper::ID => FromPaper::remedies($figures->pieces),
             'flaps-overlap', 'sides-overlap', 'flaps-stay-inside', 'seam-takes-glue' => [
-                new Remedy('usual-flaps', ['/options/topFlap' => null, '/options/bottomFlap' => null, '/options/sideFlap' => null]),
+                new Remedy('usual-flaps', ['/options/topFlap' => null, '/options/bottomFlap' => null, '/options/sideFlap' => null, '/options/secondSideFlap' => null]),
                 new Remedy('tuck-instead', ['/options' => ['sides' => self::TUCK]]),
                 new Remedy('wrap-instead', ['/options' => ['sides' => self::WRAP]]),
             ],
@@ -202,6 +221,55 @@ final readonly class StraightEnvelope implements Make
         return (int) $isOver($grid->columns) + (int) $isOver($grid->rows);
     }
 
+    /** @return array{Dimension, Dimension} of what it holds: what its columns take, and its rows */
+    private static function directions(SizingRequest $request): array
+    {
+        return self::isTurned($request) ? [Dimension::Height, Dimension::Width] : [Dimension::Width, Dimension::Height];
+    }
+
+    private static function isTurned(SizingRequest $request): bool
+    {
+        return $request->options->choice('opens') === self::BESIDE;
+    }
+
+    /** How far the sides of a wrap lie on one another; common practice, no source. */
+    private static function usualOverlap(): Length
+    {
+        return Length::inches(1, 2);
+    }
+
+    /**
+     * The two side panels of a wrap: half of the front, and half of it and the overlap; one that was asked for says what the other takes,
+     * and where only `sideFlap` was, both are alike. On a tool's steps they must still overlap, however the front between them comes out.
+     *
+     * @return array{MakeUp, MakeUp}
+     */
+    private static function wrapping(SizingRequest $request): array
+    {
+        [$one, $two] = [$request->options->length('sideFlap'), $request->options->length('secondSideFlap')];
+        $asked = fn (Length $flap): MakeUp => MakeUp::of(new Term(TermKind::Flap, $flap));
+        if ($one !== null) {
+            return [$asked($one), $asked($two ?? $one)];
+        }
+        $needed = FlatRoom::needed($request, self::directions($request)[0])->figure();
+        [$score, $cut] = [$request->tools->score, $request->tools->cut];
+        // What the trimmer's step makes of the front comes out of the sheet, which the panels are part of.
+        $front = $needed;
+        for ($tries = 0; $tries < 8; $tries++) {
+            $second = $two === null ? MakeUp::of(new Term(TermKind::HalfPanel, $front->timesNearest(1, 2), null, $front)) : $asked($two);
+            $first = MakeUp::of(new Term(TermKind::HalfPanel, $two === null ? $front->timesNearest(1, 2) : $front->minus($two), null, $front), new Term(TermKind::Overlap, self::usualOverlap()));
+            $panels = $score->up($first->figure())->plus($score->up($second->figure()));
+            $front = $cut->up($panels->plus($needed))->minus($panels);
+            if (! $panels->minus($front)->isLessThan(self::usualOverlap())) {
+                break;
+            }
+        }
+        // A second panel wider than the front leaves nothing for the first to do.
+        $least = $asked($request->tools->score->size);
+
+        return [$first->figure()->isPositive() ? $first : $least, $second];
+    }
+
     private static function isWrap(SizingRequest $request): bool
     {
         return $request->options->choice('sides') === self::WRAP;
@@ -214,21 +282,21 @@ final readonly class StraightEnvelope implements Make
         [$y0, $y1, $y2, $y3] = array_map($grid->rows->edge(...), [0, 1, 2, 3]);
         $r = min(self::RELIEF_MM, ($x2 - $x1) / 20, ($y2 - $y1) / 20);
         $taper = fn (float $flap, float $base): float => $r + min(self::TAPER_MM, $flap / 3, $base / 4);
-        $side = $taper($x1 - $x0, $y2 - $y1);
+        [$side, $other] = [$taper($x1 - $x0, $y2 - $y1), $taper($x3 - $x2, $y2 - $y1)];
         $bottom = $taper($y1 - $y0, $x2 - $x1);
         $top = $taper($y3 - $y2, $x2 - $x1);
         $builder = (new PatternBuilder)
             ->face(Flap::FRONT, $grid->cell(1, 1))
             ->face(Flap::LEFT, Polygon::at([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]), FaceRole::Flap)
-            ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $side], [$x3, $y2 - $side], [$x2, $y2 - $r]), FaceRole::Flap)
+            ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $other], [$x3, $y2 - $other], [$x2, $y2 - $r]), FaceRole::Flap)
             ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], ...self::thumbNotch($grid, $request), ...[[$x2 - $bottom, $y0], [$x2 - $r, $y1]]), FaceRole::Flap)
             ->face(Flap::TOP, Polygon::at([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]), FaceRole::Flap)
             ->hinge(Flap::FRONT, Flap::LEFT, 180, 'x1')->hinge(Flap::FRONT, Flap::RIGHT, 180, 'x2')
             ->hinge(Flap::FRONT, Flap::BOTTOM, 180, 'y1')->hinge(Flap::FRONT, Flap::TOP, 180, 'y2')
-            ->twins(Flap::LEFT, Flap::RIGHT)->joined(self::PIECE, $this->joins($figures))
+            ->joined(self::PIECE, $this->joins($figures))
             ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP);
 
-        return $builder->build();
+        return (abs($x1 - $x0 - ($x3 - $x2)) < Tolerance::SAME_POINT_MM ? $builder->twins(Flap::LEFT, Flap::RIGHT) : $builder)->build();
     }
 
     /**
@@ -269,8 +337,8 @@ final readonly class StraightEnvelope implements Make
             FlatRoom::fit($request, Dimension::Height, $inside->height, $miss->times(3)),
             $isTuck
                 ? Fit::plain('flaps-overlap', Length::inches(1, 4), $top->plus($bottom)->minus($height), Length::zero(), $miss->times(2))
-                : Fit::plain('sides-overlap', Length::inches(1, 2), $side->plus($otherSide)->minus($width), Length::inches(1, 4), $miss->times(2)),
-            Fit::plain('seam-takes-glue', Length::inches(3, 8), Length::min($side, $bottom), Length::inches(1, 4), $miss),
+                : Fit::plain('sides-overlap', self::usualOverlap(), $side->plus($otherSide)->minus($width), Length::inches(1, 4), $miss->times(2)),
+            Fit::plain('seam-takes-glue', Length::inches(3, 8), Length::min($side, $otherSide, $bottom), Length::inches(1, 4), $miss),
             Fit::plain('flaps-stay-inside', Length::zero(), $room, Length::zero(), $miss),
         ];
     }

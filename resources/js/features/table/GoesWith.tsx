@@ -52,7 +52,14 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
               {mat.corners.map((cut) => (
                 <span key={cut.corner} className="block pl-3 text-[0.95rem] text-soft">
                   {words(`edge.${cut.corner}`)}: <Figure text={cut.text.along} unit={false} />{' '}
-                  {words('goes-with.along')} <Figure text={cut.text.up} /> {words('goes-with.up')}
+                  {words('goes-with.along')} <Figure text={cut.text.up} />{' '}
+                  {cut.text.rail === null ? (
+                    words('goes-with.up-square')
+                  ) : (
+                    <>
+                      {words('goes-with.up-slanted')} <Figure text={cut.text.rail} /> {words('goes-with.off-the-rail')}
+                    </>
+                  )}
                 </span>
               ))}
             </dt>
