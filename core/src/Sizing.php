@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core;
 
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Deviation\Alternative;
 use Gimbo\Core\Deviation\Deviations;
 use Gimbo\Core\Deviation\Missed;
@@ -18,6 +19,7 @@ use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Change;
+use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Request\Field;
 use Gimbo\Core\Request\Fields;
 use Gimbo\Core\Request\SizingRequest;
@@ -77,7 +79,15 @@ final readonly class Sizing
     /** What a plan comes to; no pattern is made for it. */
     public function settle(Plan $plan): Figures
     {
-        return Reach::checked($this->make($plan->request)->settle($plan));
+        $make = $this->make($plan->request);
+        $figures = Reach::checked($make->settle($plan));
+        if ($plan->request->closure === ClosureKind::None) {
+            return $figures;
+        }
+        // Whether there is paper for a closure only the folded pattern tells.
+        $held = array_map(fn (Piece $piece) => $piece->closure()?->fit, (new Design($make, $figures))->pieces);
+
+        return $figures->withFits([...$figures->fits, ...array_values(array_filter($held))]);
     }
 
     /** @return array<string, Field> every length of the request that can be changed, by pointer */
@@ -149,7 +159,15 @@ final readonly class Sizing
             return ! in_array($fit->id, $after, true) && array_diff($after, $before) === [];
         };
 
-        return array_values(array_filter($this->make($figures->request)->remedies($fit->id, $figures), $holds));
+        return array_values(array_filter([...$this->make($figures->request)->remedies($fit->id, $figures), ...self::otherClosures($fit, $figures->request)], $holds));
+    }
+
+    /** @return list<Remedy> something else that holds the flap shut */
+    private static function otherClosures(Fit $fit, SizingRequest $request): array
+    {
+        $others = array_filter(ClosureKind::cases(), fn (ClosureKind $kind) => $fit->id === ClosureKind::FIT && $kind !== ClosureKind::None && $kind !== $request->closure);
+
+        return array_map(fn (ClosureKind $kind) => new Remedy("closure-$kind->value", ['/closure' => $kind->value]), array_values($others));
     }
 
     private function make(SizingRequest $request): Make

@@ -32,7 +32,7 @@ final class Layers
         'Sheet' => ['Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Setting', 'Tool'],
         'Steps' => ['Crease', 'Tool'],
         'Figure' => ['Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Setting', 'Sheet'],
-        'Extra' => ['Crease', 'Figure', 'Geometry', 'Measure', 'Paper', 'Request', 'Sheet'],
+        'Extra' => ['Crease', 'Figure', 'Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Sheet'],
         'Make' => ['Crease', 'Figure', 'Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Setting', 'Sheet', 'Steps', 'Tool'],
         'Design' => ['Crease', 'Extra', 'Figure', 'Fit', 'Geometry', 'Make', 'Paper', 'Request', 'Setting', 'Steps'],
         'Work' => ['Crease', 'Design', 'Figure', 'Geometry', 'Measure', 'Paper', 'Setting', 'Steps'],

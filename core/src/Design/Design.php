@@ -11,7 +11,6 @@ use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Make;
-use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Steps\WorkStep;
 
@@ -72,9 +71,9 @@ final class Design
         return $this->joins ??= $this->make->joins($this->figures);
     }
 
-    /** The band that would hold it shut. */
-    public function bellyBand(): Rectangle
+    /** The band that would hold it shut; null where there is nothing to hold. */
+    public function bellyBand(): ?BellyBand
     {
-        return BellyBand::around($this->closed, $this->request->tools->cut);
+        return $this->make->isHeldByBand() ? BellyBand::around($this->closed, $this->request->tools, $this->request->paper->sheet) : null;
     }
 }

@@ -74,7 +74,7 @@ final class DesignWriter
             'closed' => $this->extents($design->closed),
             'takes' => $design->takes,
             'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
-            'bellyBand' => $this->rectangle($design->bellyBand()),
+            'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->rectangle($band->strip) + ['strips' => $band->strips],
             'checks' => array_map($this->check(...), $design->fits),
         ] + ($this->detail === Detail::Figures ? [] : [
             'steps' => array_map($this->step(...), $design->steps(), Lying::of($design)),
@@ -248,7 +248,8 @@ final class DesignWriter
 
         return $closure === null ? null : [
             'kind' => $closure->kind->value, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
-            'slit' => round($closure->slitMm, self::DECIMALS),
+            'size' => round($closure->sizeMm, self::DECIMALS), 'slit' => round($closure->slitMm, self::DECIMALS),
+            'text' => array_map(fn (float $mm) => $this->words->rounded(Length::nearestTo($mm)), ['size' => $closure->sizeMm, 'slit' => $closure->slitMm]),
         ];
     }
 

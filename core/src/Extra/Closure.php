@@ -6,27 +6,53 @@ namespace Gimbo\Core\Extra;
 
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Folding;
-use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Geometry\Point;
-use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Sheet\Flap;
 
-/** Where on the flat sheet what holds a top flap shut goes, see ClosureKind. Distances are common practice, no source. */
+/**
+ * Where on the flat sheet what holds a top flap shut goes, and how large it is, see ClosureKind.
+ *
+ * A dot lies where the flap and what is under it both reach furthest round it. Two discs stand their own diameter and more apart, one
+ * on the flap's end and one below it. A slit is as long as the flap is wide where it goes in. Sizes and distances are common practice,
+ * no source.
+ */
 final readonly class Closure
 {
-    /** From the flap's end to what is on it, and as far below the end to the disc on the body. */
-    private const FROM_END_MM = 12.0;
+    /** From anything that is stuck on, or cut, to the nearest edge. */
+    private const MARGIN_MM = 3.0;
+
+    /** The smallest and the usual hook-and-loop dot. */
+    private const DOTS_MM = [6.0, 12.7];
+
+    /** The smallest and the largest disc. */
+    private const DISCS_MM = [12.7, 25.4];
+
+    /** How far a flap's end goes into its slit, at the least, and paper beside the slit. */
+    private const TUCKED_MM = 8.0;
+
+    private const BESIDE_SLIT_MM = 6.0;
+
+    /** How much longer the slit is, so that the flap goes in. */
+    private const EASE_MM = 2.0;
+
+    /** How finely the flap's middle line is looked along. */
+    private const PLACES = 400;
 
     /**
      * @param Point $onFlap on the flat sheet
-     * @param ?string $face what lies under it when it is shut; null where there is nothing, so that it cannot be held there
+     * @param ?string $face what lies under it when it is shut; null where it cannot be held there
      * @param ?Point $onBody on that face, on the flat sheet
+     * @param float $sizeMm across a dot or a disc; 0 for a slit
      * @param float $slitMm how long the slit for a tucked flap is; 0 for the others
+     * @param Fit $fit whether there is paper for it
      */
-    private function __construct(public ClosureKind $kind, public Point $onFlap, public ?string $face, public ?Point $onBody, public float $slitMm)
-    {
+    private function __construct(
+        public ClosureKind $kind, public Point $onFlap, public ?string $face, public ?Point $onBody, public float $sizeMm, public float $slitMm, public Fit $fit,
+    ) {
     }
 
     /**
@@ -41,51 +67,79 @@ final readonly class Closure
         if ($flap === false) {
             return null;
         }
-        $folding = $folded();
-        [$foot, $out, $reach, $width] = self::axis($folding, $flap);
-        $onFlap = $foot->plus($out->times(max($reach - self::FROM_END_MM, $reach / 2)));
-        $toBody = $kind === ClosureKind::String ? $reach + self::FROM_END_MM : max($reach - self::FROM_END_MM, $reach / 2);
-        $place = Overlap::inSpace($folding, $flap, $foot->plus($out->times($toBody)));
-        $under = self::under($folding, $names, $flap, $place);
-        $slit = $kind === ClosureKind::Tuck ? min($width, 2 * self::FROM_END_MM + $width / 4) + 2 : 0.0;
+        $shut = ShutFlap::of($folded(), $names, $flap);
 
-        return new self($kind, $onFlap, $under === null ? null : $names[$under], $under === null ? null : Overlap::onSheet($folding, $under, $place), $slit);
+        return match ($kind) {
+            ClosureKind::String => self::string($shut),
+            ClosureKind::Tuck => self::tuck($shut),
+            default => self::dot($shut),
+        };
     }
 
-    /** @return array{Point, Point, float, float} the middle of the flap's fold, the direction out from it, how far it reaches, and how long the fold is */
-    private static function axis(Folding $folding, int $flap): array
+    /** In the middle of what lies on one another. */
+    private static function dot(ShutFlap $shut): self
     {
-        $hinge = null;
-        foreach ($folding->pattern->edges as $edge) {
-            $ring = $folding->pattern->faces[$flap]->vertices;
-            if ($edge->assignment->isFold() && in_array($edge->from, $ring, true) && in_array($edge->to, $ring, true)) {
-                $hinge = $edge;
+        [$best, $room] = [$shut->reach / 2, -INF];
+        for ($i = 1; $i < self::PLACES; $i++) {
+            $at = $shut->reach * $i / self::PLACES;
+            $clear = min($shut->onFlap($at), $shut->under($at)[1]);
+            if ($clear > $room + 1e-9) {
+                [$best, $room] = [$at, $clear];
             }
         }
-        assert($hinge !== null);
-        [$a, $b] = [$folding->pattern->vertices[$hinge->from], $folding->pattern->vertices[$hinge->to]];
-        $along = $b->minus($a)->times(1 / $b->minus($a)->length());
-        $out = new Point(-$along->y, $along->x);
-        $reaches = array_map(fn (Point $p) => $p->minus($a)->dot($out), $folding->pattern->polygon($flap)->points);
-        $reach = abs(min($reaches)) > max($reaches) ? min($reaches) : max($reaches);
+        [$least, $usual] = self::DOTS_MM;
+        $size = max($least, min($usual, 2 * ($room - self::MARGIN_MM)));
 
-        return [$a->plus($b)->times(0.5), $out->times($reach < 0 ? -1 : 1), abs($reach), $b->minus($a)->length()];
+        return self::placed(ClosureKind::Dot, $shut, $best, $best, $size, 0.0, $least + 2 * self::MARGIN_MM, max(0.0, 2 * $room));
     }
 
-    /**
-     * The uppermost face under the flap at a place in space, looking through whatever room the contents take.
-     *
-     * @param list<string> $names
-     */
-    private static function under(Folding $folding, array $names, int $flap, Vector $place): ?int
+    /** The flap's disc as near its end as it has room round it; the other as far below, and clear of the end. */
+    private static function string(ShutFlap $shut): self
     {
-        foreach ([Flap::BOTTOM, Flap::RIGHT, Flap::LEFT] as $name) {
-            $face = array_search($name, $names, true);
-            if ($face !== false && $face !== $flap && $folding->pattern->polygon($face)->containsOrTouches(Overlap::onSheet($folding, $face, $place))) {
-                return $face;
+        [$least, $most] = self::DISCS_MM;
+        $best = null;
+        for ($size = max($least, min($most, $shut->reach / 4)); ; $size = max($least, $size * 0.9)) {
+            $needed = $size / 2 + self::MARGIN_MM;
+            $upper = null;
+            for ($i = self::PLACES - 1; $i > 0 && $upper === null; $i--) {
+                $at = $shut->reach * $i / self::PLACES;
+                $upper = $shut->onFlap($at) >= $needed ? $at : null;
+            }
+            $lower = max($shut->reach + $needed, ($upper ?? $shut->reach) + 2 * $size);
+            $room = $upper === null ? 2 * max(array_map(fn (int $i) => $shut->onFlap($shut->reach * $i / self::PLACES), range(1, self::PLACES - 1))) : 2 * max(0.0, $shut->under($lower)[1]);
+            $best = self::placed(ClosureKind::String, $shut, $upper ?? $shut->reach / 2, $lower, $size, 0.0, $size + 2 * self::MARGIN_MM, $room);
+            if ($best->fit->isOk() || $size <= $least) {
+                return $best;
+            }
+        }
+    }
+
+    /** As deep as the slit still has paper beside it, but no more than a third of the flap. */
+    private static function tuck(ShutFlap $shut): self
+    {
+        $deepest = $shut->reach - max(self::TUCKED_MM, $shut->reach / 3);
+        $found = null;
+        for ($i = 0; $i <= self::PLACES; $i++) {
+            $at = $deepest + ($shut->reach - self::TUCKED_MM - $deepest) * $i / self::PLACES;
+            $slit = $shut->width($at) + self::EASE_MM;
+            $here = self::placed(ClosureKind::Tuck, $shut, $at, $at, 0.0, $slit, $slit + 2 * self::BESIDE_SLIT_MM, $shut->paperAt($at));
+            if ($found === null || $here->fit->slack()->isMoreThan($found->fit->slack())) {
+                $found = $here;
+            }
+            if ($here->fit->isOk()) {
+                break;
             }
         }
 
-        return null;
+        return $found;
+    }
+
+    private static function placed(ClosureKind $kind, ShutFlap $shut, float $onFlap, float $onBody, float $size, float $slit, float $need, float $have): self
+    {
+        $fit = Fit::plain(ClosureKind::FIT, Length::nearestTo($need), Length::nearestTo($have), Length::nearestTo($need), Length::zero());
+        [$face] = $shut->under($onBody);
+        $isHeld = $face !== null && $fit->isOk();
+
+        return new self($kind, $shut->at($onFlap), $isHeld ? $shut->name($face) : null, $isHeld ? $shut->onFace($face, $onBody) : null, $size, $slit, $fit);
     }
 }

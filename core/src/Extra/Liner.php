@@ -61,7 +61,7 @@ final class Liner
         $n = count($points);
         for ($i = 0; $i < $n; $i++) {
             if ($isEnd($points[$i]) && $isEnd($points[($i + $n - 1) % $n])) {
-                return [...array_slice($points, $i), ...array_slice($points, 0, $i)];
+                return [$points[$i], ...array_slice($points, $i + 1), ...array_slice($points, 0, $i)];
             }
         }
 

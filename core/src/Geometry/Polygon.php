@@ -87,6 +87,17 @@ final readonly class Polygon
         return $shared;
     }
 
+    /** How far a point lies from the nearest side, mm: positive inside, negative outside. */
+    public function clearance(Point $point): float
+    {
+        $nearest = INF;
+        foreach ($this->points as $i => $from) {
+            $nearest = min($nearest, (new Segment($from, $this->points[($i + 1) % count($this->points)]))->distanceTo($point));
+        }
+
+        return $this->containsOrTouches($point) ? $nearest : -$nearest;
+    }
+
     public function containsOrTouches(Point $point): bool
     {
         $inside = false;

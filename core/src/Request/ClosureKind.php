@@ -14,4 +14,7 @@ enum ClosureKind: string
     case String = 'string';
     /** A slit the flap's end goes into. */
     case Tuck = 'tuck';
+
+    /** The fit that says whether there is paper for it. */
+    public const FIT = 'closure-holds';
 }

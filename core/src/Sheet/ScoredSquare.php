@@ -67,8 +67,9 @@ final readonly class ScoredSquare implements SheetPlan
         $tools = $planning->tools;
         $faces = [self::SIDES => $wide, self::ENDS => $high];
         $whole = array_map(fn (MakeUp $face) => $tools->score->up($face->figure()), $faces);
-        $smaller = array_map(fn (Length $face) => $tools->score->down($face->timesNearest(1, 2)), $whole);
-        $larger = array_map(fn (string $folds) => $whole[$folds]->minus($smaller[$folds]), array_combine(array_keys($whole), array_keys($whole)));
+        // Of one step there is no smaller half.
+        $smaller = array_map(fn (Length $face) => Length::max($tools->score->down($face->timesNearest(1, 2)), $tools->score->size), $whole);
+        $larger = array_map(fn (string $folds) => Length::max($whole[$folds]->minus($smaller[$folds]), $smaller[$folds]), array_combine(array_keys($whole), array_keys($whole)));
         $deep = $tools->score->up($depth?->figure() ?? Length::zero());
         $exactDiagonal = $wide->figure()->plus($high->figure(), ($depth?->figure() ?? Length::zero())->times(2));
         $exact = Length::atLeast($exactDiagonal->toMillimetres() / M_SQRT2)->plus($seam->times(2));

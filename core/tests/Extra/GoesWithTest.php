@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests\Extra;
 
 use Gimbo\Core\Crease\Overlap;
-use Gimbo\Core\Extra\BellyBand;
+use Gimbo\Core\Design\Design;
 use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Extra\Mat;
@@ -156,33 +156,80 @@ final class GoesWithTest extends TestCase
         }
     }
 
+    /** Carried along with their own faces, both halves of a dot come to the same place, clear of every edge by 3 mm; discs stand their own diameter apart at the least. */
     public function test_what_holds_a_flap_lies_where_the_flap_comes_to_lie(): void
     {
         foreach (['diagonal-envelope', 'straight-envelope', 'deep-envelope'] as $make) {
-            $piece = Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '3 mm']])->pieces[0];
+            $piece = Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '3 mm'], 'options' => $make === 'straight-envelope' ? ['topFlap' => '2 7/8 in'] : []])->pieces[0];
             $names = array_map(fn ($face) => $face->name, $piece->pattern()->faces);
-            foreach (['dot' => 0.0, 'tuck' => 0.0, 'string' => 24.0] as $kind => $apart) {
-                $closure = Closure::of(ClosureKind::from($kind), $piece->pattern(), $piece->folding(...));
-                self::assertNotNull($closure?->onBody, "$make $kind");
+            $flap = $piece->pattern()->polygon($piece->pattern()->faceNamed('top-flap'));
+            foreach ([ClosureKind::Dot, ClosureKind::String] as $kind) {
+                $closure = Closure::of($kind, $piece->pattern(), $piece->folding(...));
+                self::assertNotNull($closure?->onBody, "$make $kind->value");
                 self::assertSame('bottom-flap', $closure->face);
-                self::assertTrue($piece->pattern()->polygon($piece->pattern()->faceNamed('top-flap'))->containsOrTouches($closure->onFlap));
-                // Carried along with their own faces, both halves of a dot come to the same place; discs lie apart.
+                $under = $piece->pattern()->polygon($piece->pattern()->faceNamed('bottom-flap'));
                 $there = Overlap::inSpace($piece->folding(), (int) array_search('top-flap', $names, true), $closure->onFlap);
                 $here = Overlap::inSpace($piece->folding(), (int) array_search('bottom-flap', $names, true), $closure->onBody);
-                self::assertEqualsWithDelta($apart, $there->minus($here)->length(), 1e-6, "$make $kind");
+                $apart = $there->minus($here)->length();
+                self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onFlap, $flap));
+                self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onBody, $under));
+                $kind === ClosureKind::Dot ? self::assertEqualsWithDelta(0.0, $apart, 1e-6) : self::assertGreaterThanOrEqual(2 * $closure->sizeMm - 1e-6, $apart);
+                $kind === ClosureKind::Dot || self::assertTrue($closure->sizeMm >= 12.7 && $closure->sizeMm <= 25.4);
             }
             self::assertNull(Closure::of(ClosureKind::None, $piece->pattern(), $piece->folding(...)));
         }
         self::assertNull(Sizing::ofEverything()->size(['closure' => 'dot'] + self::DIAMOND)->pieces[0]->closure(), 'there is no flap to hold');
     }
 
+    /**
+     * The pointed flap of a diagonal envelope goes into a slit as long as it is wide there; one as wide as the envelope has no paper beside
+     * it, and is refused.
+     */
+    public function test_a_slit_is_as_long_as_the_flap_is_wide_there_or_refused(): void
+    {
+        $tucked = ['holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in'], 'closure' => 'tuck'];
+        $piece = Sizing::ofEverything()->size(['make' => 'diagonal-envelope'] + $tucked)->pieces[0];
+        $closure = $piece->closure();
+        self::assertNotNull($closure?->onBody);
+        $flap = $piece->pattern()->polygon($piece->pattern()->faceNamed('top-flap'));
+        // Its sides run at 45° from the end of its tip: cut off straight it is as wide at its end as what was cut off, twice.
+        $end = max(array_map(fn (Point $p) => $p->x + $p->y, $flap->points)) / M_SQRT2;
+        $wideAtEnd = 0.0;
+        foreach ($flap->points as $p) {
+            foreach ($flap->points as $q) {
+                abs(($p->x + $p->y) / M_SQRT2 - $end) < 1e-6 && abs(($q->x + $q->y) / M_SQRT2 - $end) < 1e-6 && $wideAtEnd = max($wideAtEnd, $p->minus($q)->length());
+            }
+        }
+        $deep = $end - ($closure->onFlap->x + $closure->onFlap->y) / M_SQRT2;
+        self::assertGreaterThanOrEqual(8.0 - 1e-6, $deep);
+        self::assertEqualsWithDelta($wideAtEnd + 2 * $deep + 2, $closure->slitMm, 1e-6);
+        $refused = Sizing::ofEverything()->size(['make' => 'straight-envelope'] + $tucked);
+        self::assertContains('closure-holds', array_column($refused->figures->failing(), 'id'));
+        self::assertNull($refused->pieces[0]->closure()?->face);
+    }
+
+    /** A short bottom flap: nothing of it lies under the lower disc, and the fit says so. */
+    public function test_nothing_under_the_lower_disc_is_a_failing_fit(): void
+    {
+        $design = Sizing::ofEverything()->size(['make' => 'straight-envelope', 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in'], 'closure' => 'string', 'options' => ['topFlap' => '4 in', 'bottomFlap' => '1 1/2 in']]);
+        self::assertContains('closure-holds', array_column($design->figures->failing(), 'id'));
+    }
+
+    /** The shorter way round, out of the paper or joined of strips that each overlap, and only round what is shut. */
     public function test_a_band_goes_once_round_and_overlaps(): void
     {
-        $design = Sizing::ofEverything()->size(self::DIAMOND);
-        $band = BellyBand::around($design->closed, Step::of(Length::inches(1, 16)));
-        $round = 2 * ($design->closed->width->toInches() + $design->closed->depth->toInches());
-        self::assertGreaterThanOrEqual($round + 0.5, $band->width->toInches());
-        self::assertLessThanOrEqual($round + 1, $band->width->toInches());
+        $design = fn (array $more): Design => Sizing::ofEverything()->size($more + self::DIAMOND);
+        $whole = $design(['holds' => ['width' => '6 in', 'height' => '5 in']]);
+        $round = 2 * (min($whole->closed->width->toInches(), $whole->closed->height->toInches()) + $whole->closed->depth->toInches());
+        self::assertLessThan($whole->closed->width->toInches(), $whole->closed->height->toInches());
+        self::assertSame(1, $whole->bellyBand()?->strips);
+        self::assertGreaterThanOrEqual($round + 0.5, $whole->bellyBand()->strip->width->toInches());
+        self::assertLessThanOrEqual($round + 1, $whole->bellyBand()->strip->width->toInches());
+        $joined = $design(['holds' => ['width' => '6 in', 'height' => '5 in'], 'paper' => ['sheet' => ['width' => '8 in', 'height' => '7 in']]])->bellyBand();
+        self::assertSame(2, $joined?->strips);
+        self::assertLessThanOrEqual(8.0, $joined->strip->width->toInches());
+        self::assertGreaterThanOrEqual($round + 1.0, 2 * $joined->strip->width->toInches());
+        self::assertNull(Sizing::ofEverything()->size(self::ORGANIZER)->bellyBand());
     }
 
     public function test_a_card_is_as_thick_as_its_layers_unless_it_was_measured(): void

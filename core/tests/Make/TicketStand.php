@@ -116,6 +116,11 @@ final readonly class TicketStand implements Make
         ];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return false;
+    }
+
     public function steps(Figures $figures): array
     {
         [$tab, $foot] = $this->joins($figures);

@@ -117,6 +117,11 @@ final readonly class CornerPouch implements Make
         return TurnedPattern::seams(self::PIECE);
     }
 
+    public function isHeldByBand(): bool
+    {
+        return false;
+    }
+
     public function steps(Figures $figures): array
     {
         $piece = $figures->piece(self::PIECE);

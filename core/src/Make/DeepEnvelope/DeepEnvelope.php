@@ -124,6 +124,11 @@ final readonly class DeepEnvelope implements Make
         return [...TurnedPattern::seams(self::PIECE), ...TurnedPattern::tabs(self::PIECE)];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $piece = $figures->piece(self::PIECE);

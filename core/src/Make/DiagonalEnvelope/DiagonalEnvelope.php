@@ -110,6 +110,11 @@ final readonly class DiagonalEnvelope implements Make
         return TurnedPattern::seams(self::PIECE);
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $piece = $figures->piece(self::PIECE);

@@ -136,6 +136,11 @@ final readonly class DiamondCard implements Make
         return [];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $piece = $figures->piece(self::PIECE);

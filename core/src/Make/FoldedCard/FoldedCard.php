@@ -111,6 +111,11 @@ final readonly class FoldedCard implements Make
         return [];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $faces = self::fold($figures->request) === 'half' ? ['front'] : ['front', 'flap'];

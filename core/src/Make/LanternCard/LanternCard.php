@@ -134,6 +134,11 @@ final readonly class LanternCard implements Make
         return array_map(fn (string $tab) => Join::of(JoinEnd::inside(self::STRIP, $tab), JoinEnd::inside(self::STRIP, $tab, 2)), ['left-tab', 'right-tab']);
     }
 
+    public function isHeldByBand(): bool
+    {
+        return false;
+    }
+
     public function steps(Figures $figures): array
     {
         return [

@@ -171,6 +171,11 @@ final readonly class NoteWallet implements Make
         return [...$joins, Join::of(JoinEnd::inside(self::STRAP, 'strap'), JoinEnd::outside(self::COVER, 'right-cover'))];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $glue = fn (string $piece, string $advice): array => WorkStep::glue($piece, array_values(array_filter($this->joins($figures), fn (Join $join) => $join->face->piece === $piece)), [$advice]);

@@ -143,6 +143,11 @@ final readonly class SlantGateCard implements Make
         return [];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $piece = $figures->piece(self::PIECE);

@@ -105,14 +105,14 @@ final readonly class SlopeBox implements Make
         $isOne = self::isOne($request);
         $depth = $request->options->length('depth') === null ? self::depth($request) : MakeUp::of(new Term(TermKind::Depth, $chosen['depth']));
         $width = BoxRoom::needed($request, Dimension::Width, self::CALIPERS_WIDE);
-        $sides = [Strip::atLeast('sides', $depth)];
+        $sides = Strip::atLeast('sides', $depth);
         $back = BoxRoom::needed($request, Dimension::Height, 0);
         $front = MakeUp::of(new Term(TermKind::Flap, $chosen['frontHeight']));
         // The base is scored like the sides, so that it is as deep as they are; back and front take what is left.
         $base = Strip::atLeast('base', $depth);
-        $columns = fn (string $piece, array $sides): AxisPlan => AxisPlan::of($planning, $piece, Axis::Width, $sides, $width, $sides);
+        $columns = fn (string $piece, Strip $side): AxisPlan => AxisPlan::of($planning, $piece, Axis::Width, [$side], $width, [$side]);
         // Of two sheets the front may have sides that are only as wide as its glue needs: the back's lie over them.
-        $tabs = $chosen['frontTabs']->isLessThan($chosen['depth']) ? [Strip::atLeast('sides', MakeUp::of(new Term(TermKind::Flap, $chosen['frontTabs'])))] : $sides;
+        $tabs = $chosen['frontTabs']->isLessThan($chosen['depth']) ? Strip::atLeast('sides', MakeUp::of(new Term(TermKind::Flap, $chosen['frontTabs']))) : $sides;
         if ($isOne) {
             $main = new GridPlan($columns(self::BOX, $sides), AxisPlan::of($planning, self::BOX, Axis::Height, [Strip::atMost('front', $front), $base], $back, []));
             $sheets = [self::BOX => $main];
@@ -167,6 +167,11 @@ final readonly class SlopeBox implements Make
     public function joins(Figures $figures): array
     {
         return [...self::seams($figures->request), ...self::tabJoins($figures->request)];
+    }
+
+    public function isHeldByBand(): bool
+    {
+        return false;
     }
 
     public function steps(Figures $figures): array

@@ -71,8 +71,13 @@ final readonly class StraightEnvelope implements Make
     /** How much a flap's end is narrower than its fold, on each side. */
     private const TAPER_MM = 4.0;
 
-    /** Radius of the half-round thumb notch: common practice, no source. */
+    /** Radius of the half-round thumb notch, and the least that a thumb finds: common practice, no source. */
     private const THUMB_MM = 9.5;
+
+    private const LEAST_THUMB_MM = 5.0;
+
+    /** How far the top flap must reach past the notch, so that nothing shows below it; common practice, no source. */
+    private const OVER_THUMB_MM = 2.0;
 
     private const ARC_CUTS = 16;
 
@@ -178,6 +183,11 @@ final readonly class StraightEnvelope implements Make
         ];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         $piece = $figures->piece(self::PIECE);
@@ -209,6 +219,7 @@ final readonly class StraightEnvelope implements Make
                 new Remedy('tuck-instead', ['/options' => ['sides' => self::TUCK]]),
                 new Remedy('wrap-instead', ['/options' => ['sides' => self::WRAP]]),
             ],
+            'thumb-notch-covered' => [new Remedy('usual-flaps', ['/options/topFlap' => null, '/options/bottomFlap' => null]), new Remedy('no-thumb-notch', ['/options/thumbNotch' => 'without'])],
             default => [],
         };
     }
@@ -311,7 +322,8 @@ final readonly class StraightEnvelope implements Make
             return [];
         }
         [$width, $flap] = [$grid->columns->main()->toMillimetres(), $grid->rows->width(0)->toMillimetres()];
-        $radius = min(self::THUMB_MM, $width / 8, $flap / 2);
+        $covered = self::flapsOverlap($grid)->toMillimetres() - self::OVER_THUMB_MM;
+        $radius = min(max(self::LEAST_THUMB_MM, min(self::THUMB_MM, $covered)), $width / 8, $flap / 2);
         $middle = $grid->columns->edge(1) + $width / 2;
         $arc = [];
         for ($i = 0; $i <= self::ARC_CUTS; $i++) {
@@ -320,6 +332,19 @@ final readonly class StraightEnvelope implements Make
         }
 
         return $arc;
+    }
+
+    private static function flapsOverlap(GridSheet $grid): Length
+    {
+        return $grid->rows->width(0)->plus($grid->rows->width(2))->minus($grid->rows->main());
+    }
+
+    /** @return list<Fit> that the top flap covers a thumb notch, where there is one */
+    private static function thumbCovered(GridSheet $grid, SizingRequest $request): array
+    {
+        $need = Length::nearestTo(self::LEAST_THUMB_MM + self::OVER_THUMB_MM);
+
+        return $request->options->choice('thumbNotch') === 'without' ? [] : [Fit::plain('thumb-notch-covered', $need, self::flapsOverlap($grid), $need, Length::zero())];
     }
 
     /** @return list<Fit> the needs of flaps and seams are common practice, no source */
@@ -340,6 +365,7 @@ final readonly class StraightEnvelope implements Make
                 : Fit::plain('sides-overlap', self::usualOverlap(), $side->plus($otherSide)->minus($width), Length::inches(1, 4), $miss->times(2)),
             Fit::plain('seam-takes-glue', Length::inches(3, 8), Length::min($side, $otherSide, $bottom), Length::inches(1, 4), $miss),
             Fit::plain('flaps-stay-inside', Length::zero(), $room, Length::zero(), $miss),
+            ...self::thumbCovered($grid, $request),
         ];
     }
 }

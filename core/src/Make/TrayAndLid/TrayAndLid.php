@@ -154,6 +154,11 @@ final readonly class TrayAndLid implements Make
         return [...$trayWall->joins(self::TRAY), ...$lidWall->joins(self::LID)];
     }
 
+    public function isHeldByBand(): bool
+    {
+        return true;
+    }
+
     public function steps(Figures $figures): array
     {
         [$trayWall, $lidWall] = self::walls($figures->request);

@@ -75,7 +75,8 @@ final class DiagonalEnvelopeTest extends TestCase
 
     public function test_on_the_scoring_board_opposite_corners_share_one_reading(): void
     {
-        $piece = self::design(['options' => ['method' => 'score-board']])->pieces[0];
+        // 5 1/2 + 3/16 and a millimetre and the paper: 46 eighths, an even number; the height 36.
+        $piece = self::design(['clearance' => ['width' => '3/16 in', 'height' => '1/8 in'], 'options' => ['method' => 'score-board']])->pieces[0];
         self::assertSame(Lie::CornerUp, $piece->lie);
         $scores = array_slice($piece->measures, 2, 4);
         self::assertSame(['top-left', 'bottom-right', 'top-right', 'bottom-left'], array_column($scores, 'from'));
@@ -121,7 +122,7 @@ final class DiagonalEnvelopeTest extends TestCase
         $fit = self::fit(Sizing::ofEverything()->size($spec), 'sheet-from-paper');
         self::assertFalse($fit->isOk());
         self::assertSame(-3.0 / 16, $fit->slack()->toInches());
-        self::assertSame(['score-with-seam', 'larger-sheet', 'larger-sheet'], array_column($fit->remedies, 'id'));
+        self::assertSame(['score-with-seam', 'score-with-seam', 'larger-sheet', 'larger-sheet'], array_column($fit->remedies, 'id'));
         foreach ($fit->remedies as $remedy) {
             self::assertTrue(self::fit(Sizing::ofEverything()->size(SpecEditor::with($spec, $remedy->edits)), 'sheet-from-paper')->isOk());
         }

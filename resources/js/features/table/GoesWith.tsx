@@ -41,10 +41,15 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
             </dd>
           </div>
         ))}
-        <dt>{words('goes-with.band')}</dt>
-        <dd className="text-right font-semibold">
-          <Size of={design.bellyBand.text} />
-        </dd>
+        {design.bellyBand && (
+          <>
+            <dt>{words('goes-with.band')}</dt>
+            <dd className="text-right font-semibold">
+              {design.bellyBand.strips > 1 && `${design.bellyBand.strips} × `}
+              <Size of={design.bellyBand.text} />
+            </dd>
+          </>
+        )}
         {piece.mats.map((mat) => (
           <div key={mat.face} className="contents">
             <dt>
@@ -86,7 +91,10 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
       )}
       {piece.closure && (
         <p className="text-[0.95rem] text-soft">
-          {words(piece.closure.face === null ? 'closure.nothing-under' : `closure.${piece.closure.kind}.note`)}
+          {words(
+            piece.closure.face === null ? 'closure.nothing-under' : `closure.${piece.closure.kind}.note`,
+            piece.closure.text,
+          )}
         </p>
       )}
       {hasMats && (

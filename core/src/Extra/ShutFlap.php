@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Extra;
+
+use Gimbo\Core\Crease\Folding;
+use Gimbo\Core\Crease\Overlap;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Sheet\Flap;
+
+/** A top flap that is shut, and what lies under it, place by place along its middle line; distances in millimetres from its fold. */
+final readonly class ShutFlap
+{
+    /** What can lie under it, the uppermost first. */
+    private const UNDER = [Flap::BOTTOM, Flap::RIGHT, Flap::LEFT];
+
+    /**
+     * @param list<string> $names of the faces
+     * @param Point $foot the middle of the flap's fold
+     * @param Point $out of length 1, from there to the flap's end
+     */
+    private function __construct(private Folding $folding, private array $names, private int $flap, private Point $foot, private Point $out, public float $reach)
+    {
+    }
+
+    /** @param list<string> $names of the faces */
+    public static function of(Folding $folding, array $names, int $flap): self
+    {
+        $hinge = null;
+        foreach ($folding->pattern->edges as $edge) {
+            $ring = $folding->pattern->faces[$flap]->vertices;
+            if ($edge->assignment->isFold() && in_array($edge->from, $ring, true) && in_array($edge->to, $ring, true)) {
+                $hinge = $edge;
+            }
+        }
+        assert($hinge !== null);
+        [$a, $b] = [$folding->pattern->vertices[$hinge->from], $folding->pattern->vertices[$hinge->to]];
+        $along = $b->minus($a)->times(1 / $b->minus($a)->length());
+        $out = new Point(-$along->y, $along->x);
+        $reaches = array_map(fn (Point $p) => $p->minus($a)->dot($out), $folding->pattern->polygon($flap)->points);
+        $reach = abs(min($reaches)) > max($reaches) ? min($reaches) : max($reaches);
+
+        return new self($folding, $names, $flap, $a->plus($b)->times(0.5), $out->times($reach < 0 ? -1 : 1), abs($reach));
+    }
+
+    /** On the flat sheet. */
+    public function at(float $from): Point
+    {
+        return $this->foot->plus($this->out->times($from));
+    }
+
+    /** How far that place is from the flap's own edge or fold; negative beyond it. */
+    public function onFlap(float $from): float
+    {
+        return $this->folding->pattern->polygon($this->flap)->clearance($this->at($from));
+    }
+
+    /** How wide the flap is there. */
+    public function width(float $from): float
+    {
+        return $this->span($this->folding->pattern->polygon($this->flap)->points, $this->at($from), $this->out);
+    }
+
+    /**
+     * The uppermost face under that place, and how far it is from the nearest edge of it or of what lies over it.
+     *
+     * @return array{?int, float}
+     */
+    public function under(float $from): array
+    {
+        $over = INF;
+        foreach ($this->faces() as $face) {
+            $clear = $this->folding->pattern->polygon($face)->clearance($this->onFace($face, $from));
+            if ($clear > 0) {
+                return [$face, min($clear, $over)];
+            }
+            $over = min($over, -$clear);
+        }
+
+        return [null, -INF];
+    }
+
+    /** How much paper the uppermost face there has to both sides, in all; as much as the narrower side has, twice. 0 where there is none. */
+    public function paperAt(float $from): float
+    {
+        [$face] = $this->under($from);
+        if ($face === null) {
+            return 0.0;
+        }
+        [$here, $on] = [$this->onFace($face, $from), $this->onFace($face, $from + 1)];
+
+        return $this->span($this->folding->pattern->polygon($face)->points, $here, $on->minus($here));
+    }
+
+    public function name(int $face): string
+    {
+        return $this->names[$face];
+    }
+
+    /** Where on the flat sheet the place is that lies under it, on a face or beyond its edge. */
+    public function onFace(int $face, float $from): Point
+    {
+        return Overlap::onSheet($this->folding, $face, Overlap::inSpace($this->folding, $this->flap, $this->at($from)));
+    }
+
+    /** @return list<int> */
+    private function faces(): array
+    {
+        $found = array_map(fn (string $name) => array_search($name, $this->names, true), self::UNDER);
+
+        return array_values(array_filter($found, fn (int|false $face) => $face !== false && $face !== $this->flap));
+    }
+
+    /**
+     * Across a ring through a place inside it, square to a direction: twice the nearer side.
+     *
+     * @param list<Point> $ring
+     */
+    private function span(array $ring, Point $place, Point $direction): float
+    {
+        $across = new Point(-$direction->y, $direction->x);
+        $nearest = [INF, INF];
+        foreach ($ring as $i => $from) {
+            $to = $ring[($i + 1) % count($ring)];
+            [$d, $e] = [$from->minus($place)->dot($direction), $to->minus($place)->dot($direction)];
+            if (($d > 0) === ($e > 0)) {
+                continue;
+            }
+            $hit = $from->plus($to->minus($from)->times($d / ($d - $e)))->minus($place)->dot($across);
+            $side = $hit < 0 ? 0 : 1;
+            $nearest[$side] = min($nearest[$side], abs($hit));
+        }
+
+        return is_finite($nearest[0] + $nearest[1]) ? 2 * min(...$nearest) : 0.0;
+    }
+}
