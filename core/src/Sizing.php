@@ -144,30 +144,19 @@ final readonly class Sizing
         return new Deviations($this->settle(...), $plan, $this->settle($plan));
     }
 
-    /** @return list<Remedy> those after which the fit does hold and no other fit that held before fails */
+    /** @return list<Remedy> */
     private function tried(Fit $fit, Figures $figures): array
     {
-        $ids = fn (Figures $some): array => array_column($some->failing(), 'id');
-        $before = $ids($figures);
-        $holds = function (Remedy $remedy) use ($fit, $figures, $before, $ids): bool {
+        $request = $figures->request;
+        $settle = function (array $spec): ?Figures {
             try {
-                $after = $ids($this->settle($this->plan($this->request(SpecEditor::with($figures->request->spec, $remedy->edits)))));
+                return $this->settle($this->plan($this->request($spec)));
             } catch (InvalidDocument) {
-                return false;
+                return null;
             }
-
-            return ! in_array($fit->id, $after, true) && array_diff($after, $before) === [];
         };
 
-        return array_values(array_filter([...$this->make($figures->request)->remedies($fit->id, $figures), ...self::otherClosures($fit, $figures->request)], $holds));
-    }
-
-    /** @return list<Remedy> something else that holds the flap shut */
-    private static function otherClosures(Fit $fit, SizingRequest $request): array
-    {
-        $others = array_filter(ClosureKind::cases(), fn (ClosureKind $kind) => $fit->id === ClosureKind::FIT && $kind !== ClosureKind::None && $kind !== $request->closure);
-
-        return array_map(fn (ClosureKind $kind) => new Remedy("closure-$kind->value", ['/closure' => $kind->value]), array_values($others));
+        return (new Mending($settle, $figures, $this->fields($request)))->of($fit, $this->make($request)->remedies($fit->id, $figures));
     }
 
     private function make(SizingRequest $request): Make

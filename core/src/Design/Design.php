@@ -71,9 +71,17 @@ final class Design
         return $this->joins ??= $this->make->joins($this->figures);
     }
 
+    /** @return list<Hint> */
+    public function hints(): array
+    {
+        $weight = Hint::ofWeight($this->make->stock(), $this->request->paper->grammage);
+
+        return $weight === null ? [] : [$weight];
+    }
+
     /** The band that would hold it shut; null where there is nothing to hold. */
     public function bellyBand(): ?BellyBand
     {
-        return $this->make->isHeldByBand() ? BellyBand::around($this->closed, $this->request->tools, $this->request->paper->sheet) : null;
+        return $this->make->isHeldByBand() ? BellyBand::around($this->closed, $this->request->tools->cut, $this->request->paper->sheet) : null;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Hint;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Extra\Mat;
 use Gimbo\Core\Extra\MatCorner;
@@ -75,7 +76,7 @@ final class DesignWriter
             'takes' => $design->takes,
             'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
             'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->rectangle($band->strip) + ['strips' => $band->strips],
-            'checks' => array_map($this->check(...), $design->fits),
+            'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints())],
         ] + ($this->detail === Detail::Figures ? [] : [
             'steps' => array_map($this->step(...), $design->steps(), Lying::of($design)),
             'byTool' => ByTool::order($design),
@@ -180,7 +181,7 @@ final class DesignWriter
             'state' => $fit->state(),
             'text' => array_map($this->words->rounded(...), [
                 'need' => $fit->need, 'have' => $fit->have, 'slack' => $fit->slack(), 'bare' => $fit->bare,
-                'spare' => $fit->have->minus($fit->bare),
+                'spare' => $fit->have->minus($fit->bare), 'slip' => $fit->slip,
                 'asked' => $fit->need->minus($fit->bare),
                 'afterSlip' => $fit->have->minus($fit->slip)->minus($fit->bare),
             ]),
@@ -189,6 +190,19 @@ final class DesignWriter
                 'id' => $remedy->id, 'params' => (object) $remedy->params,
                 'edits' => array_map(fn (string $at, mixed $to) => ['at' => $at, 'to' => $to], array_keys($remedy->edits), $remedy->edits),
             ], $fit->remedies),
+        ];
+    }
+
+    /** @return Json like a check, so that whoever reads those reads it too; it never fails */
+    private static function hint(Hint $hint): array
+    {
+        [$need, $have] = ["$hint->need g/m²", "$hint->have g/m²"];
+
+        return [
+            'id' => Hint::WEIGHT, 'piece' => null, 'need' => $hint->need, 'have' => $hint->have, 'slack' => $hint->state === 'heavy' ? $hint->need - $hint->have : $hint->have - $hint->need,
+            'unit' => 'g/m²', 'hint' => true, 'ok' => true, 'bare' => $hint->need, 'slip' => 0, 'critical' => false, 'most' => null, 'state' => $hint->state,
+            'text' => ['need' => $need, 'have' => $have, 'slack' => '', 'bare' => $need, 'spare' => '', 'slip' => '', 'asked' => '', 'afterSlip' => ''],
+            'madeOf' => [], 'remedies' => [],
         ];
     }
 

@@ -49,6 +49,9 @@ interface Make extends Offer
     /** @return list<Join> everything that is glued to something */
     public function joins(Figures $figures): array;
 
+    /** What it is usually made of. */
+    public function stock(): Stock;
+
     /** Whether it is shut once it is made, so that a band round it holds it. */
     public function isHeldByBand(): bool;
 

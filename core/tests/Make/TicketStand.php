@@ -23,6 +23,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -114,6 +115,11 @@ final readonly class TicketStand implements Make
             Join::of(JoinEnd::outside('stand', 'tab'), JoinEnd::inside('stand', 'side')),
             Join::of(JoinEnd::outside('lip', 'foot'), JoinEnd::inside('stand', 'base')),
         ];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Box;
     }
 
     public function isHeldByBand(): bool

@@ -22,6 +22,7 @@ use Gimbo\Core\Make\Shared\TurnedMethod;
 use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -115,6 +116,11 @@ final readonly class CornerPouch implements Make
     public function joins(Figures $figures): array
     {
         return TurnedPattern::seams(self::PIECE);
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Envelope;
     }
 
     public function isHeldByBand(): bool

@@ -24,6 +24,7 @@ use Gimbo\Core\Make\Shared\TurnedMethod;
 use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -122,6 +123,11 @@ final readonly class DeepEnvelope implements Make
     public function joins(Figures $figures): array
     {
         return [...TurnedPattern::seams(self::PIECE), ...TurnedPattern::tabs(self::PIECE)];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Card;
     }
 
     public function isHeldByBand(): bool

@@ -19,6 +19,7 @@ use Gimbo\Core\Make\Shared\TurnedMethod;
 use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -108,6 +109,11 @@ final readonly class DiagonalEnvelope implements Make
     public function joins(Figures $figures): array
     {
         return TurnedPattern::seams(self::PIECE);
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Envelope;
     }
 
     public function isHeldByBand(): bool

@@ -23,6 +23,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
@@ -134,6 +135,11 @@ final readonly class DiamondCard implements Make
     public function joins(Figures $figures): array
     {
         return [];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Card;
     }
 
     public function isHeldByBand(): bool

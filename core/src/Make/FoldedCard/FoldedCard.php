@@ -21,6 +21,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -109,6 +110,11 @@ final readonly class FoldedCard implements Make
     public function joins(Figures $figures): array
     {
         return [];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Card;
     }
 
     public function isHeldByBand(): bool

@@ -25,6 +25,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -132,6 +133,11 @@ final readonly class LanternCard implements Make
     public function joins(Figures $figures): array
     {
         return array_map(fn (string $tab) => Join::of(JoinEnd::inside(self::STRIP, $tab), JoinEnd::inside(self::STRIP, $tab, 2)), ['left-tab', 'right-tab']);
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Card;
     }
 
     public function isHeldByBand(): bool

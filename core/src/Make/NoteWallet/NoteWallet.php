@@ -27,6 +27,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -169,6 +170,11 @@ final readonly class NoteWallet implements Make
         }
 
         return [...$joins, Join::of(JoinEnd::inside(self::STRAP, 'strap'), JoinEnd::outside(self::COVER, 'right-cover'))];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Card;
     }
 
     public function isHeldByBand(): bool

@@ -28,6 +28,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -167,6 +168,11 @@ final readonly class SlopeBox implements Make
     public function joins(Figures $figures): array
     {
         return [...self::seams($figures->request), ...self::tabJoins($figures->request)];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Box;
     }
 
     public function isHeldByBand(): bool

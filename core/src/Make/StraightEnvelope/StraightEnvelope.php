@@ -29,6 +29,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -181,6 +182,11 @@ final readonly class StraightEnvelope implements Make
             $under(Flap::LEFT, Flap::BOTTOM), $under(Flap::RIGHT, Flap::BOTTOM),
             ...(self::isWrap($figures->request) ? [$under(Flap::LEFT, Flap::RIGHT)] : []),
         ];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Envelope;
     }
 
     public function isHeldByBand(): bool

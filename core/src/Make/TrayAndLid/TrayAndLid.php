@@ -21,6 +21,7 @@ use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -152,6 +153,11 @@ final readonly class TrayAndLid implements Make
         [$trayWall, $lidWall] = self::walls($figures->request);
 
         return [...$trayWall->joins(self::TRAY), ...$lidWall->joins(self::LID)];
+    }
+
+    public function stock(): Stock
+    {
+        return Stock::Box;
     }
 
     public function isHeldByBand(): bool

@@ -22,6 +22,7 @@ const check = (some: Partial<Check>): Check => ({
     slack: '2 mm',
     bare: '100 mm',
     spare: '8 mm',
+    slip: '1 mm',
     asked: '6 mm',
     afterSlip: '7 mm',
   },
@@ -82,6 +83,7 @@ describe('Fits', () => {
       slack: '2.2 mm',
       bare: '-0.2 mm',
       spare: '2.2 mm',
+      slip: '1 mm',
       asked: '0 mm',
       afterSlip: '1 mm',
     }
@@ -105,6 +107,7 @@ describe('Fits', () => {
           slack: '-1 in',
           bare: '9 in',
           spare: '-1 in',
+          slip: '1 mm',
           asked: '0 in',
           afterSlip: '-1 in',
         },

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import type { Alternative, Change, Check } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
@@ -18,14 +19,25 @@ interface FitsProps {
 
 /** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */
 export function Fits({ checks, ...rest }: FitsProps) {
-  const worstFirst = [...checks].sort(
-    (a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack,
-  )
+  const worstFirst = checks
+    .filter(({ hint }) => !hint)
+    .sort((a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack)
   return (
     <ul className="space-y-0.5">
       {worstFirst.map((check) => (
         <Row key={fitKey(check)} check={check} {...rest} />
       ))}
+      {checks
+        .filter(({ hint }) => hint)
+        .map((check) => (
+          <li
+            key={check.id}
+            data-hint={check.id}
+            className="mx-2 mt-2 border-l-4 border-line pl-3 leading-snug text-soft"
+          >
+            {words(`hint.${check.id}.${check.state}`, { need: check.text.need, have: check.text.have })}
+          </li>
+        ))}
     </ul>
   )
 }
@@ -51,9 +63,7 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
           {check.state && hasWords(`check.${check.id}.${check.state}`) && (
             <span className="block text-[0.95rem] text-soft">{words(`check.${check.id}.${check.state}`)}</span>
           )}
-          {check.ok && check.critical && (
-            <span className="block text-[0.92rem] font-semibold text-warn">{words('check.critical')}</span>
-          )}
+          {check.ok && check.critical && <Critical slip={check.text.slip} />}
         </span>
         <Gauge check={check} />
         <span className={`text-right text-lg font-semibold ${check.ok ? '' : 'text-warn'}`}>
@@ -92,14 +102,38 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
   )
 }
 
+/** A short mark; what it means when it is asked. */
+function Critical({ slip }: { slip: string }) {
+  const [isAsked, setAsked] = useState(false)
+  return (
+    <>
+      {' '}
+      <button
+        type="button"
+        aria-expanded={isAsked}
+        className="cursor-pointer rounded-full border border-warn px-2 text-[0.92rem] font-semibold whitespace-nowrap text-warn hover:bg-warn-wash"
+        onClick={() => setAsked(!isAsked)}
+      >
+        {words('check.critical')}
+      </button>
+      {isAsked && (
+        <span className="mt-1 block text-[0.95rem] text-warn">{words('check.critical.means', { slip })}</span>
+      )}
+    </>
+  )
+}
+
 /** What fails because there is too much of it says so in other words. */
 const failsKey = ({ id, state }: Check) =>
   state && hasWords(`check.${id}.${state}.fails`) ? `check.${id}.${state}.fails` : `check.${id}.fails`
 
-/** A sheet goes by its name in the language, other values are lengths. */
+/** A sheet and a field go by their names in the language, other values are lengths. */
 function remedyParams(params: Record<string, string>): Record<string, string> {
   return Object.fromEntries(
-    Object.entries(params).map(([name, value]) => [name, name === 'sheet' ? words(`size.${value}`) : value]),
+    Object.entries(params).map(([name, value]) => [
+      name,
+      name === 'sheet' ? words(`size.${value}`) : name === 'field' ? words(`field.${value}`) : value,
+    ]),
   )
 }
 

@@ -12,7 +12,11 @@ import type { PartProps } from './part'
 export function Sentence({ book, view, catalogue }: PartProps & { catalogue: Catalogue }) {
   const options = catalogue.makes.find((make) => make.id === view.choices['/make'])?.options ?? []
   const shown = options.filter(
-    ({ when }) => !when || when.options.some((option) => (view.choices[`/options/${option}`] ?? view.fields[`/options/${option}`]?.text) === when.choice),
+    ({ when }) =>
+      !when ||
+      when.options.some(
+        (option) => (view.choices[`/options/${option}`] ?? view.fields[`/options/${option}`]?.text) === when.choice,
+      ),
   )
   const slots: Record<string, React.ReactNode> = {
     make: <Choose {...{ book, view }} at="/make" values={catalogue.makes.map((make) => make.id)} faces="make" />,

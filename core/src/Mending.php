@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core;
+
+use Closure;
+use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Figure\Reach;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Measure\System;
+use Gimbo\Core\Request\ClosureKind;
+use Gimbo\Core\Request\Field;
+use Gimbo\Core\Request\SpecEditor;
+
+/**
+ * What mends a fit that fails: what the make itself proposes, and less of whatever the paper does not reach for. Nothing is offered that
+ * was not tried: after it the fit holds, and no other that held before fails.
+ */
+final readonly class Mending
+{
+    /** The fits that less of something can mend, in every make. */
+    private const LESS = ['sheet-from-paper', Reach::ID, 'flaps-stay-inside', 'lid-not-taller-than-tray'];
+
+    /** The options of which there may be less without its being another thing. */
+    private const SHORTER = ['topFlap', 'bottomFlap', 'sideFlap', 'secondSideFlap', 'flap', 'lidDepth', 'depth', 'frontHeight', 'frontTabs', 'pocketHeight', 'gusset'];
+
+    /** More ways than these are not read. */
+    private const MOST_LESS = 4;
+
+    /** In how many steps at the most something gets less. */
+    private const MOST_STEPS = 64;
+
+    /**
+     * @param Closure(array<string, mixed>): ?Figures $settle what a spec comes to; null where it is none
+     * @param array<string, Field> $fields every length of the request that can be changed
+     */
+    public function __construct(private Closure $settle, private Figures $figures, private array $fields)
+    {
+    }
+
+    /**
+     * @param list<Remedy> $own what the make proposes
+     * @return list<Remedy>
+     */
+    public function of(Fit $fit, array $own): array
+    {
+        $less = in_array($fit->id, self::LESS, true) ? $this->few($fit) : [];
+
+        return [...$less, ...array_values(array_filter([...$own, ...$this->otherClosures($fit)], fn (Remedy $remedy) => $this->holds($fit, $remedy->edits)))];
+    }
+
+    /** @return list<Remedy> the first of those that do */
+    private function few(Fit $fit): array
+    {
+        $found = [];
+        foreach ($this->less($fit) as $remedy) {
+            $remedy === null || $found[] = $remedy;
+            if (count($found) === self::MOST_LESS) {
+                break;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param array<string, mixed> $edits */
+    private function holds(Fit $fit, array $edits): bool
+    {
+        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
+        $ids = fn (Figures $some): array => array_column($some->failing(), 'id');
+
+        return $after !== null && ! in_array($fit->id, $ids($after), true) && array_diff($ids($after), $ids($this->figures)) === [];
+    }
+
+    /** @return iterable<?Remedy> the least change first */
+    private function less(Fit $fit): iterable
+    {
+        $request = $this->figures->request;
+        $least = $request->system === System::Imperial ? Length::inches(1, 16) : Length::mm(1);
+        foreach (['width', 'height', 'depth'] as $direction) {
+            yield $this->lengths($fit, "less-room-$direction", ["/clearance/$direction" => [$request->tools->cut, $least]]);
+        }
+        foreach (self::SHORTER as $option) {
+            $field = $this->fields["/options/$option"] ?? null;
+            $field === null || yield $this->lengths($fit, 'shorter', [$field->at => [$request->tools->score, $field->value->timesNearest(1, 2)]], ['field' => "options.$option"]);
+        }
+        yield $this->lengths($fit, 'less-room', ['/clearance/width' => [$request->tools->cut, $least], '/clearance/height' => [$request->tools->cut, $least]]);
+        yield $this->fewer($fit);
+        $thickness = $this->fields['/holds/thickness'];
+        yield $this->lengths($fit, 'thinner', [$thickness->at => [$thickness->step, $thickness->value->timesNearest(1, 2)]]);
+    }
+
+    /**
+     * One or more lengths, each as little less as does it.
+     *
+     * @param non-empty-array<string, array{Step, Length}> $lengths the step it goes down by and the least it may be, by pointer
+     * @param array<string, string> $params
+     */
+    private function lengths(Fit $fit, string $id, array $lengths, array $params = []): ?Remedy
+    {
+        $texts = function (int $steps) use ($lengths): ?array {
+            $texts = [];
+            foreach ($lengths as $at => [$step, $least]) {
+                $field = $this->fields[$at];
+                $to = $step->up($field->value)->minus($step->size->times($steps));
+                $to = Length::max($to, Length::min($step->up($least), $field->value));
+                $texts[$at] = LengthFormatter::in($field->unit)->text($to);
+                if (! $to->isLessThan($field->value) || ! LengthFormatter::in($field->unit)->isExact($to)) {
+                    return null;
+                }
+            }
+
+            return $texts;
+        };
+        $steps = $this->least(self::MOST_STEPS, fn (int $steps): bool => ($edits = $texts($steps)) !== null && $this->holds($fit, $edits));
+        $edits = $steps === null ? null : $texts($steps);
+        if ($edits === null) {
+            return null;
+        }
+        $named = count($edits) === 1 ? ['to' => array_values($edits)[0]] : ['width' => $edits['/clearance/width'], 'height' => $edits['/clearance/height']];
+
+        return new Remedy($id, $edits, $named + $params);
+    }
+
+    private function fewer(Fit $fit): ?Remedy
+    {
+        $count = $this->figures->request->item->count;
+        $less = $this->least(intdiv($count, 2), fn (int $less): bool => $this->holds($fit, ['/holds/count' => $count - $less]));
+
+        return $less === null ? null : new Remedy('fewer', ['/holds/count' => $count - $less], ['count' => (string) ($count - $less)]);
+    }
+
+    /**
+     * The least number that does, if the most does: what does, does so with more.
+     *
+     * @param Closure(int): bool $does
+     */
+    private function least(int $most, Closure $does): ?int
+    {
+        // The smallest steps are looked at one by one: there a step more may hit another rounding.
+        for ($few = 1; $few <= min(2, $most); $few++) {
+            if ($does($few)) {
+                return $few;
+            }
+        }
+        if ($most < 3 || ! $does($most)) {
+            return null;
+        }
+        [$short, $enough] = [2, $most];
+        while ($enough - $short > 1) {
+            $middle = intdiv($short + $enough, 2);
+            $does($middle) ? $enough = $middle : $short = $middle;
+        }
+
+        return $enough;
+    }
+
+    /** @return list<Remedy> something else that holds the flap shut */
+    private function otherClosures(Fit $fit): array
+    {
+        $others = array_filter(ClosureKind::cases(), fn (ClosureKind $kind) => $fit->id === ClosureKind::FIT && $kind !== ClosureKind::None && $kind !== $this->figures->request->closure);
+
+        return array_map(fn (ClosureKind $kind) => new Remedy("closure-$kind->value", ['/closure' => $kind->value]), array_values($others));
+    }
+}
