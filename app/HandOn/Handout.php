@@ -9,10 +9,13 @@ use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Figure\MeasureRow;
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Change;
+use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Sizing;
@@ -30,6 +33,9 @@ use Illuminate\Contracts\View\Factory;
  */
 final readonly class Handout
 {
+    /** What changes least: the same thing, a little closer. */
+    private const MENDS_QUIETLY = ['less-room-width', 'less-room-height', 'less-room-depth', 'less-room', 'shorter'];
+
     public function __construct(private Sizing $sizing, private Words $words, private Factory $views)
     {
     }
@@ -38,7 +44,7 @@ final readonly class Handout
     public function html(Draft $draft, ?PaperFormat $format = null): string
     {
         $own = $draft->sized;
-        $other = $this->inTheOther($draft);
+        [$other, $mended] = $this->inTheOther($draft);
         $both = $own->request->system === System::Imperial ? [$own, $other] : [$other, $own];
 
         return $this->views->make('handout', [
@@ -49,24 +55,46 @@ final readonly class Handout
             'lead' => $this->lead($both),
             'picture' => self::asImage(Sketch::finished($own)),
             'materials' => $this->materials($own),
-            'cuttingList' => array_map(fn (Piece $piece, int $i) => [
+            'cuttingList' => array_map(fn (Piece $piece) => [
                 'name' => $this->pieceName($piece->id), 'count' => $piece->count,
-                'sizes' => array_map(fn (Design $design) => self::size($design->pieces[$i] ?? $piece, $design), $both),
-            ], $own->pieces, array_keys($own->pieces)),
+                'sizes' => array_map(fn (Design $design) => self::size($design->piece($piece->id) ?? $piece, $design), $both),
+            ], $own->pieces),
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
             'measures' => $this->measures($both),
             'inside' => array_map(self::inside(...), $both),
             'steps' => $this->steps($own, $other),
+            'mended' => $mended,
             'otherSystem' => $this->words->sentence("print.{$other->request->system->value}"),
             'notes' => array_filter(explode("\n", $draft->document->notes), fn (string $line) => trim($line) !== ''),
         ])->render();
     }
 
-    private function inTheOther(Draft $draft): Design
+    /**
+     * Sized against the same paper: where its rounding makes it too large for a sheet that the design itself comes out of, what mends that with
+     * the least change is done, and said.
+     *
+     * @return array{Design, ?string}
+     */
+    private function inTheOther(Draft $draft): array
     {
         $system = $draft->sized->request->system === System::Imperial ? System::Metric : System::Imperial;
+        $spec = $this->sizing->edited($draft->document->spec, [Change::set('/system', $system->value)]);
+        $other = $this->sizing->size($spec);
+        $short = array_diff(array_column($other->figures->failing(), 'id'), array_column($draft->sized->figures->failing(), 'id'));
+        $fit = array_values(array_filter($other->fits, fn (Fit $fit) => $fit->id === 'sheet-from-paper' && in_array($fit->id, $short, true)))[0] ?? null;
+        if ($fit === null) {
+            return [$other, null];
+        }
+        $remedy = array_values(array_filter($fit->remedies, fn (Remedy $remedy) => in_array($remedy->id, self::MENDS_QUIETLY, true)))[0] ?? null;
+        $name = $this->words->sentence("print.$system->value");
+        if ($remedy === null) {
+            return [$other, $this->words->sentence('handout.other-too-large', ['system' => $name])];
+        }
+        $params = array_map(fn (string $value, string $param) => $param === 'field' ? $this->words->sentence("field.$value") : $value, $remedy->params, array_keys($remedy->params));
 
-        return $this->sizing->size($this->sizing->edited($draft->document->spec, [Change::set('/system', $system->value)]));
+        return [$this->sizing->size(SpecEditor::with($spec, $remedy->edits)), $this->words->sentence('handout.other-mended', [
+            'system' => $name, 'remedy' => $this->words->sentence("remedy.$remedy->id", array_combine(array_keys($remedy->params), $params)),
+        ])];
     }
 
     /** @param list<Design> $both */
@@ -86,7 +114,7 @@ final readonly class Handout
     {
         $spec = (array) ($design->request->spec['paper'] ?? []);
         $paper = is_string($spec['name'] ?? null) ? $spec['name'] : $this->words->sentence('handout.paper');
-        $list = [e($paper).', '.self::figure(LengthFormatter::for(System::Metric)->rounded($design->request->paper->caliper)).' '.e($this->words->sentence('papers.thick'))];
+        $list = [e($paper).', '.self::figure(LengthFormatter::for(System::Metric)->measured($design->request->paper->caliper, 2)).' '.e($this->words->sentence('papers.thick'))];
         foreach (ToolKind::cases() as $tool) {
             if (array_filter($design->steps(), fn (WorkStep $step) => $step->with === $tool) !== []) {
                 $list[] = e($this->words->sentence("handout.tool.$tool->value"));
@@ -103,17 +131,21 @@ final readonly class Handout
      * Each setting in both systems; where the two do not have the same settings, those of one come after those of the other.
      *
      * @param list<Design> $both
-     * @return list<array{piece: string, rows: list<array{label: string, notes: list<string>, figures: list<string>}>}>
+     * @return list<array{piece: string, rows: list<array{label: string, notes: list<string>, figures: list<array{text: string, note: string}>}>}>
      */
     private function measures(array $both): array
     {
         $tables = [];
-        foreach ($both[0]->pieces as $n => $piece) {
-            $pieces = [$piece, $both[1]->pieces[$n] ?? $piece];
-            $rows = array_map(fn (Piece $one) => MeasureRow::of($one->figures), $pieces);
-            $what = array_map(fn (array $of) => array_map(fn (MeasureRow $row) => $row->what, $of), $rows);
-            $pairs = $what[0] === $what[1] ? array_map(null, $rows[0], $rows[1])
-                : [...array_map(fn (MeasureRow $row) => [$row, null], $rows[0]), ...array_map(fn (MeasureRow $row) => [null, $row], $rows[1])];
+        foreach ($both[0]->pieces as $piece) {
+            $pieces = [$piece, $both[1]->piece($piece->id) ?? $piece];
+            $rows = array_map(fn (Piece $one) => self::bySetting($one), $pieces);
+            $pairs = [];
+            foreach ($rows[0] as $settings => $row) {
+                $pairs[] = [$row, $rows[1][$settings] ?? null];
+            }
+            foreach (array_diff_key($rows[1], $rows[0]) as $row) {
+                $pairs[] = [null, $row];
+            }
             $tables[] = [
                 'piece' => count($both[0]->pieces) > 1 ? $this->pieceName($piece->id) : '',
                 'rows' => array_map(fn (array $pair) => $this->measure($pair, $pieces, $both), $pairs),
@@ -123,11 +155,25 @@ final readonly class Handout
         return $tables;
     }
 
+    /** @return array<string, MeasureRow> by the settings it is of */
+    private static function bySetting(Piece $piece): array
+    {
+        $rows = [];
+        foreach (MeasureRow::of($piece->figures) as $row) {
+            $settings = array_unique(array_map(fn (int $i) => $piece->measures[$i]->setting, $row->measures));
+            $rows[$row->what.' '.implode(' ', $settings)] = $row;
+        }
+
+        return $rows;
+    }
+
     /**
+     * What the two columns both say stands once, beside the label; what only one of them says stands with its figure.
+     *
      * @param array{?MeasureRow, ?MeasureRow} $pair
-     * @param array{Piece, Piece} $pieces
+     * @param list<Piece> $pieces
      * @param list<Design> $both
-     * @return array{label: string, notes: list<string>, figures: list<string>}
+     * @return array{label: string, notes: list<string>, figures: list<array{text: string, note: string}>}
      */
     private function measure(array $pair, array $pieces, array $both): array
     {
@@ -141,7 +187,12 @@ final readonly class Handout
         $row = $pair[0] ?? $pair[1];
         assert($row !== null);
 
-        return ['label' => $this->words->sentence("measure.$row->what"), 'notes' => array_values(array_unique(array_filter($notes))), 'figures' => $figures];
+        $isSame = $notes[0] === $notes[1] || in_array(null, $pair, true);
+
+        return [
+            'label' => $this->words->sentence("measure.$row->what"), 'notes' => $isSame ? array_values(array_unique(array_filter($notes))) : [],
+            'figures' => array_map(fn (string $text, string $note) => ['text' => $text, 'note' => $isSame ? '' : $note], $figures, $notes),
+        ];
     }
 
     private static function inside(Design $design): string
@@ -175,12 +226,11 @@ final readonly class Handout
         $before = null;
         foreach ($own->steps() as $i => $step) {
             $piece = $own->piece($step->piece) ?? $own->pieces[0];
-            $twin = $other->steps()[$i] ?? $step;
             $steps[] = [
                 'piece' => count($own->pieces) > 1 && $step->piece !== $before ? $this->pieceName($step->piece) : '',
                 'drawing' => self::asImage(Sketch::step($step, $lying[$i], $piece)),
                 'says' => ($step->quarterTurns > 0 ? e($this->words->sentence("turn.$step->quarterTurns")).' ' : '').$this->says($step, $piece, $own),
-                'other' => $this->otherFigure($step, $piece, $twin, $other->piece($twin->piece) ?? $other->pieces[0], $other),
+                'other' => $this->otherFigure($step, $piece, $other->piece($step->piece), $other),
                 'advice' => array_map(fn (string $code) => $this->words->sentence("advice.$code"), $step->advice),
             ];
             $before = $step->piece;
@@ -210,12 +260,16 @@ final readonly class Handout
     }
 
     /** What the same step is set to in the other system, and from where, if that is another end. */
-    private function otherFigure(WorkStep $step, Piece $piece, WorkStep $twin, Piece $twinPiece, Design $other): string
+    private function otherFigure(WorkStep $step, Piece $piece, ?Piece $twin, Design $other): string
     {
         if ($step->do === Deed::Cut) {
-            return self::size($twinPiece, $other);
+            return $twin === null ? '' : self::size($twin, $other);
         }
-        [$measure, $its] = [$piece->measures[$step->measures[0] ?? -1] ?? null, $twinPiece->measures[$twin->measures[0] ?? -1] ?? null];
+        $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
+        // The line that is the same in both: it may be read from another end, and come at another place in the order.
+        $isSame = fn (Measure $its): bool => $its->kind === $measure?->kind && $its->creases === $measure->creases && ($its->rail === null) === ($measure->rail === null);
+        $alike = array_values(array_filter($twin->measures ?? [], $isSame));
+        $its = $measure === null ? null : $alike[$measure->creases === [] ? (int) array_search($measure, array_values(array_filter($piece->measures, $isSame)), true) : 0] ?? null;
         if ($measure === null || $its === null || $step->do === Deed::ScoreSlants) {
             return '';
         }

@@ -81,7 +81,12 @@
                   @endforeach
                 </th>
                 @foreach ($row['figures'] as $figure)
-                  <td class="large">{!! $figure !!}</td>
+                  <td class="large">
+                    {!! $figure['text'] !!}
+                    @if ($figure['note'] !== '')
+                      <br><small>{{ $figure['note'] }}</small>
+                    @endif
+                  </td>
                 @endforeach
               </tr>
             @endforeach
@@ -94,6 +99,10 @@
           </tr>
         </tbody>
       </table>
+
+      @if ($mended !== null)
+        <p><small>{{ $mended }}</small></p>
+      @endif
 
       <table class="steps">
         <thead>

@@ -61,6 +61,43 @@ final class HandoutTest extends TestCase
         unlink($file);
     }
 
+    /** Out of 12 in paper: in inches 5 1/4 × 6 with its front comes out of it, in millimetres it would be 306; its front is made lower, and that is said. */
+    public function test_both_systems_come_out_of_the_same_paper(): void
+    {
+        $spec = ['make' => 'slope-box', 'system' => 'imperial', 'holds' => ['width' => '5 1/4 in', 'height' => '6 in', 'thickness' => '1 mm'], 'paper' => ['caliper' => '0.15 mm', 'sheet' => ['width' => '12 in', 'height' => '12 in']]];
+        $metric = Sizing::ofEverything()->size(['system' => 'metric'] + $spec)->pieces[0]->sheet;
+        self::assertSame(306.0, max($metric->width->toMillimetres(), $metric->height->toMillimetres()));
+        $page = $this->withoutVite()->get('/designs/'.$this->start('Shelf of lists', $spec).'/print')->assertOk();
+        $page->assertSee('so that it comes out of the same paper: Height of the front: only');
+        $page->assertDontSee('306');
+        $page->assertSee('0.15');
+    }
+
+    /** A reading that is taken from another end in one of the systems says so beside its own figure, not beside the other's. */
+    public function test_a_column_says_its_own_ends(): void
+    {
+        $spec = ['make' => 'diagonal-envelope', 'holds' => ['width' => '150 mm', 'height' => '105 mm', 'thickness' => '10 mm']];
+        $differ = 0;
+        for ($i = 0; $i < 40; $i++) {
+            $spec['holds']['width'] = (140 + $i).' mm';
+            $from = array_map(fn (Design $design) => array_column(array_filter($design->pieces[0]->measures, fn ($measure) => $measure->setting === 'first-mark'), 'from'), self::inBoth($spec));
+            if ($from[0] === $from[1]) {
+                continue;
+            }
+            $differ++;
+            $html = (string) $this->withoutVite()->get('/designs/'.$this->start('Box', $spec).'/print')->getContent();
+            $table = (string) preg_replace('/\s+/', ' ', strip_tags((string) preg_replace('~.*<table class="list measures">(.*?)</table>.*~s', '$1', $html)));
+            $says = array_map(fn (string $end) => \App\Words\Words::in('en', lang_path())->sentence("measure.punch.edge.$end"), ['left', 'right']);
+            self::assertStringContainsString($says[0], $table);
+            self::assertStringContainsString($says[1], $table);
+            self::assertMatchesRegularExpression('~\d in '.preg_quote($says[$from[0][0] === 'left' ? 0 : 1], '~').' .*\d mm '.preg_quote($says[$from[1][0] === 'left' ? 0 : 1], '~').'~', $table);
+            if ($differ === 3) {
+                break;
+            }
+        }
+        self::assertGreaterThan(0, $differ);
+    }
+
     public function test_notes_go_with_the_design_and_on_the_handout(): void
     {
         $id = $this->start();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Figure;
 
 use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
 
@@ -32,7 +33,13 @@ final readonly class MeasureRow
             $rows["$what {$measure->at->ticks}"][] = [$what, $i];
         }
 
-        return array_map(fn (array $uses) => new self($uses[0][0], array_column($uses, 1)), array_values($rows));
+        return array_map(function (array $uses) use ($piece): self {
+            $measures = array_column($uses, 1);
+            // Corner up, a fold that shares its setting with no other goes by what it folds.
+            $isAlone = count($measures) === 1 && $piece->lie === Lie::CornerUp && $piece->measures[$measures[0]]->kind === MeasureKind::Score;
+
+            return new self($uses[0][0].($isAlone ? ".{$piece->measures[$measures[0]]->creases[0]}" : ''), $measures);
+        }, array_values($rows));
     }
 
     private static function what(Measure $measure, PieceFigures $piece): string

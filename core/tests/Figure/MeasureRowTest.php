@@ -21,7 +21,7 @@ final class MeasureRowTest extends TestCase
     public function test_different_settings_are_kept_apart(): void
     {
         $rows = $this->rows(['make' => 'diagonal-envelope', 'options' => ['method' => 'score-board']] + self::CARD);
-        self::assertSame(['cut.square', 'score.diagonal', 'score.cross-diagonal'], array_slice(array_keys($rows), 0, 3));
+        self::assertSame(['cut.square', 'score.diagonal.left-flap', 'score.diagonal.right-flap', 'score.cross-diagonal'], array_slice(array_keys($rows), 0, 4), 'halves that are not alike');
     }
 
     public function test_every_measure_stands_in_one_row(): void
