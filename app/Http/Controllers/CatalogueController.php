@@ -25,7 +25,7 @@ final class CatalogueController
                 'holds' => array_column($make->holds(), 'value'),
                 'options' => array_map(fn (OptionSpec $option) => [
                     'id' => $option->id, 'kind' => $option->kind->value, 'choices' => $option->choices, 'least' => $option->least, 'most' => $option->most,
-                    'when' => $option->when === null ? null : ['options' => $option->when[0], 'choice' => $option->when[1]],
+                    'thickerThan' => $option->thickerThan?->toMillimetres(), 'when' => $option->when === null ? null : ['options' => $option->when[0], 'choice' => $option->when[1]],
                 ], $make->options()),
             ], $sizing->makes->list()),
             'held' => array_map(fn (HeldKind $kind) => [

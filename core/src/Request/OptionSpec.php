@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Request;
 
 use Closure;
+use Gimbo\Core\Measure\Length;
 
 /** An option a make offers: its kind, its choices, and when it means anything. */
 final readonly class OptionSpec
@@ -13,6 +14,7 @@ final readonly class OptionSpec
      * @param list<string> $choices of a choice, the default first
      * @param (Closure(Item): int)|null $usual of a count
      * @param array{non-empty-list<string>, string}|null $when other options, and the choice which one of them must have for this one to count
+     * @param ?Length $thickerThan what is held must be for this one to matter
      */
     private function __construct(
         public string $id,
@@ -23,6 +25,7 @@ final readonly class OptionSpec
         public int $most = 0,
         public bool $mayBeZero = false,
         public ?Closure $usual = null,
+        public ?Length $thickerThan = null,
     ) {
     }
 
@@ -61,6 +64,12 @@ final readonly class OptionSpec
      */
     public function onlyWith(array $options, string $choice): self
     {
-        return new self($this->id, $this->kind, $this->choices, [$options, $choice], $this->least, $this->most, $this->mayBeZero, $this->usual);
+        return new self($this->id, $this->kind, $this->choices, [$options, $choice], $this->least, $this->most, $this->mayBeZero, $this->usual, $this->thickerThan);
+    }
+
+    /** The same option, not worth asking about unless what is held is thicker than that. */
+    public function forThickerThan(Length $thickness): self
+    {
+        return new self($this->id, $this->kind, $this->choices, $this->when, $this->least, $this->most, $this->mayBeZero, $this->usual, $thickness);
     }
 }

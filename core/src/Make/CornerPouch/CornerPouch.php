@@ -9,14 +9,12 @@ use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
-use Gimbo\Core\Fit\MakeUp;
-use Gimbo\Core\Fit\Term;
-use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\Girth;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
 use Gimbo\Core\Make\Shared\TurnedPattern;
@@ -45,10 +43,6 @@ use Gimbo\Core\Steps\WorkStep;
  */
 final readonly class CornerPouch implements Make
 {
-    public const BLOCK = 'block';
-
-    public const PILLOW = 'pillow';
-
     private const PIECE = 'pouch';
 
     /** Front, a side flap and the bottom flap; where the side flaps meet in the middle, both of them. */
@@ -68,7 +62,7 @@ final readonly class CornerPouch implements Make
     {
         return [
             TurnedMethod::option(),
-            OptionSpec::choice('bulk', [self::BLOCK, self::PILLOW]),
+            Girth::option(),
             OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
@@ -85,7 +79,7 @@ final readonly class CornerPouch implements Make
 
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        return TurnedMethod::plan($request, $planning, self::PIECE, self::girth($request, Dimension::Width), self::girth($request, Dimension::Height));
+        return TurnedMethod::plan($request, $planning, self::PIECE, Girth::of($request, Dimension::Width), Girth::of($request, Dimension::Height));
     }
 
     public function settle(Plan $plan): Figures
@@ -96,7 +90,7 @@ final readonly class CornerPouch implements Make
         $piece = PieceFigures::ofSquare(self::PIECE, $layout, self::measures($layout));
         $t = $request->paper->caliper;
         [$width, $height] = [Length::nearestTo($square->width), Length::nearestTo($square->height)];
-        $inside = FlatRoom::inside($request, $width, $height, [self::bulge($request, Dimension::Width), self::bulge($request, Dimension::Height)]);
+        $inside = FlatRoom::inside($request, $width, $height, [Girth::bulge($request, Dimension::Width), Girth::bulge($request, Dimension::Height)]);
         $standing = Length::nearestTo($square->reach(Flap::TOP));
         $closed = new Extents($width->plus($t), $height->plus($t, $standing), $t->times(self::LAYERS + (int) ($layout->sidesOverlap() > 0))->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, false);
@@ -144,33 +138,6 @@ final readonly class CornerPouch implements Make
     public function remedies(string $fit, Figures $figures): array
     {
         return TurnedRemedies::for($fit, $figures);
-    }
-
-    /** What the contents' thickness takes from the face: a block turns its edge once, a soft packet bulges by two thirds of t²/w. */
-    private static function bulge(SizingRequest $request, Dimension $dimension): Length
-    {
-        $stack = $request->item->stack();
-        $flat = $dimension === Dimension::Width ? $request->item->width : $request->item->height;
-
-        if ($request->options->choice('bulk') === self::BLOCK) {
-            return $stack;
-        }
-        $bulge = 2 / 3 * $stack->toMillimetres() ** 2 / $flat->toMillimetres();
-
-        // Never more than a block of that thickness takes.
-        return $bulge < $stack->toMillimetres() ? Length::atLeast($bulge) : $stack;
-    }
-
-    private static function girth(SizingRequest $request, Dimension $dimension): MakeUp
-    {
-        $bulge = self::bulge($request, $dimension);
-        $stack = $request->item->stack();
-        $terms = array_map(
-            fn (Term $term) => $term->kind === TermKind::Thickness ? new Term(TermKind::Thickness, $bulge, Dimension::Depth, $bulge->equals($stack) ? null : $stack) : $term,
-            FlatRoom::needed($request, $dimension)->terms,
-        );
-
-        return MakeUp::of(...$terms);
     }
 
     /** @return list<Measure> without what would score or trim the top corner, which stays up */

@@ -14,6 +14,7 @@ use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\FlatRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
+use Gimbo\Core\Make\Shared\Girth;
 use Gimbo\Core\Make\Shared\TurnedFits;
 use Gimbo\Core\Make\Shared\TurnedMethod;
 use Gimbo\Core\Make\Shared\TurnedPattern;
@@ -51,13 +52,14 @@ final readonly class DiagonalEnvelope implements Make
 
     public function holds(): array
     {
-        return [HeldKind::Card];
+        return [HeldKind::Card, HeldKind::Packet];
     }
 
     public function options(): array
     {
         return [
             TurnedMethod::option(),
+            Girth::option()->forThickerThan(self::bulkyFrom()),
             OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
@@ -74,8 +76,8 @@ final readonly class DiagonalEnvelope implements Make
 
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        $width = FlatRoom::needed($request, Dimension::Width);
-        $height = FlatRoom::needed($request, Dimension::Height);
+        $width = Girth::of($request, Dimension::Width);
+        $height = Girth::of($request, Dimension::Height);
         [$wide, $high] = FlatRoom::isUpright($request) ? [$height, $width] : [$width, $height];
 
         return TurnedMethod::plan($request, $planning, self::PIECE, $wide, $high);
@@ -90,7 +92,7 @@ final readonly class DiagonalEnvelope implements Make
         [$width, $height] = $isUpright ? [$high, $wide] : [$wide, $high];
         $piece = PieceFigures::ofSquare(self::PIECE, $layout, $layout->measures());
         $t = $request->paper->caliper;
-        $inside = FlatRoom::inside($request, $width, $height);
+        $inside = FlatRoom::inside($request, $width, $height, [Girth::bulge($request, Dimension::Width), Girth::bulge($request, Dimension::Height)]);
         $closed = new Extents($width->plus($t), $height->plus($t), $t->times(self::LAYERS + (int) ($layout->sidesOverlap() > 0))->plus($request->item->stack()));
         $fits = new TurnedFits($request, $layout, $isUpright);
 

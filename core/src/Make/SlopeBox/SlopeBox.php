@@ -82,7 +82,7 @@ final readonly class SlopeBox implements Make
     public function chosenLengths(SizingRequest $request): array
     {
         $options = $request->options;
-        $depth = $options->length('depth') ?? self::depth($request)->figure();
+        $depth = $options->length('depth') ?? $request->tools->score->up(self::depth($request)->figure());
         $slope = $options->length('slope') ?? $request->tools->score->up($depth);
         $back = $request->tools->score->up($request->item->height->plus($request->clearance->height));
 

@@ -70,7 +70,7 @@ final readonly class TrayAndLid implements Make
     public function chosenLengths(SizingRequest $request): array
     {
         $options = $request->options;
-        $depth = $options->length('depth') ?? BoxRoom::depth($request)->figure();
+        $depth = $options->length('depth') ?? $request->tools->score->up(BoxRoom::depth($request)->figure());
 
         return [
             'depth' => $depth,

@@ -11,12 +11,12 @@ import type { PartProps } from './part'
 /** The request as a sentence whose parts are changed where they stand. */
 export function Sentence({ book, view, catalogue }: PartProps & { catalogue: Catalogue }) {
   const options = catalogue.makes.find((make) => make.id === view.choices['/make'])?.options ?? []
+  const { thickness, count } = view.design.holds
+  const chosen = (option: string) => view.choices[`/options/${option}`] ?? view.fields[`/options/${option}`]?.text
   const shown = options.filter(
-    ({ when }) =>
-      !when ||
-      when.options.some(
-        (option) => (view.choices[`/options/${option}`] ?? view.fields[`/options/${option}`]?.text) === when.choice,
-      ),
+    ({ when, thickerThan }) =>
+      (!when || when.options.some((option) => chosen(option) === when.choice)) &&
+      (thickerThan === null || thickness * count > thickerThan),
   )
   const slots: Record<string, React.ReactNode> = {
     make: <Choose {...{ book, view }} at="/make" values={catalogue.makes.map((make) => make.id)} faces="make" />,
