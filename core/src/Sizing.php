@@ -128,11 +128,9 @@ final readonly class Sizing
      *
      * @param string $piece its id
      * @param int $measure one of the piece's that was set wrong
-     * @return ?Missed null where nothing of the piece, or of one of its panels, is left
-     *
      * @throws InvalidDocument at /piece or /measure where there is no such figure
      */
-    public function missed(mixed $spec, string $piece, int $measure, Length $at): ?Missed
+    public function missed(mixed $spec, string $piece, int $measure, Length $at): Missed
     {
         return $this->deviations($spec)->missed($piece, $measure, $at);
     }
@@ -141,7 +139,7 @@ final readonly class Sizing
     {
         $plan = $this->plan($this->request($spec));
 
-        return new Deviations($this->settle(...), $plan, $this->settle($plan));
+        return new Deviations($this->settle(...), fn (array $given): Plan => $this->plan($plan->request, $given), $plan, $this->settle($plan));
     }
 
     /** @return list<Remedy> */

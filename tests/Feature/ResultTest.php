@@ -67,7 +67,7 @@ final class ResultTest extends TestCase
             foreach ((array) $piece['measures'] as $measure) {
                 self::assertContains($measure['kind'], ['cut', 'score', 'punch', 'mark', 'trim']);
                 self::assertContains($measure['axis'], ['width', 'height', 'diagonal', 'cross-diagonal', 'edge']);
-                self::assertMatchesRegularExpression('/^[\d .\/]+ (in|mm)$/', $measure['text']);
+                self::assertMatchesRegularExpression('/^(≈ )?[\d .\/]+ (in|mm)$/u', $measure['text']);
                 foreach ($measure['edges'] as $edge) {
                     self::assertArrayHasKey($edge, $piece['fold']['edges_vertices']);
                 }

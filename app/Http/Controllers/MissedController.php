@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\JsonBody;
 use App\Models\Design;
 use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\AlternativesWriter;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthParser;
@@ -29,8 +28,7 @@ final class MissedController
         } catch (InvalidLength $error) {
             throw InvalidDocument::at('/at', $error->reason);
         }
-        $missed = $sizing->missed($spec, is_string($body['piece'] ?? null) ? $body['piece'] : '', is_int($body['measure'] ?? null) ? $body['measure'] : -1, $at)
-            ?? throw InvalidDocument::at('/at', Reason::of('missed.nothing-left'));
+        $missed = $sizing->missed($spec, is_string($body['piece'] ?? null) ? $body['piece'] : '', is_int($body['measure'] ?? null) ? $body['measure'] : -1, $at);
 
         return new JsonResponse(AlternativesWriter::missed($missed, $system));
     }

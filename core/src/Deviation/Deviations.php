@@ -12,6 +12,7 @@ use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\Setting;
 use Gimbo\Core\Sheet\NothingLeft;
 
@@ -23,9 +24,10 @@ final readonly class Deviations
 
     /**
      * @param Closure(Plan): Figures $settle
+     * @param Closure(array<string, Length>): Plan $replan the same request with some settings given
      * @param Figures $figures of the plan as it is
      */
-    public function __construct(private Closure $settle, private Plan $plan, private Figures $figures)
+    public function __construct(private Closure $settle, private Closure $replan, private Plan $plan, private Figures $figures)
     {
     }
 
@@ -48,33 +50,81 @@ final readonly class Deviations
     }
 
     /**
-     * What is still good, and what would save it, when one figure was really set to another length.
+     * What is still good, what follows from it, and what would save it, when one figure was really set to another length. What is cut
+     * stays as it is: the piece itself, and those before it in the order of the work; those after it are planned anew.
      *
      * @param int $measure one of the piece's that was set wrong
-     * @return ?Missed null where nothing of the piece, or of one of its panels, is left
+     * @param Length $typed where it was really set, read from either edge
      *
      * @throws InvalidDocument at /piece or /measure where there is no such figure
      */
-    public function missed(string $pieceId, int $measure, Length $at): ?Missed
+    public function missed(string $pieceId, int $measure, Length $typed): Missed
     {
         $piece = $this->figures->find($pieceId) ?? throw InvalidDocument::at('/piece', Reason::of('missed.no-figure'));
         $wrong = $piece->measures[$measure] ?? throw InvalidDocument::at('/measure', Reason::of('missed.no-figure'));
         $setting = $this->plan->settings->of($pieceId, $wrong->setting);
-        $moved = $this->moved($this->plan, $setting, $at);
-        if ($moved === null) {
-            return null;
+        $turned = OtherEdge::meant($piece, $wrong, $typed);
+        $at = $turned ?? $typed;
+        $redo = Redo::of($wrong, $setting->at, $at);
+        $plan = $this->following($setting, $at);
+        $moved = $plan === null ? null : $this->settled($plan);
+        if ($plan === null || $moved === null) {
+            return Missed::nothingLeft($setting, $at, $redo);
         }
         $gone = self::gone($this->figures, $moved);
-        $asItIs = $this->plan->with($pieceId, $setting->name, $at);
         $rescues = [];
         foreach ($gone === [] ? [] : $this->settings($piece) as $name => $measures) {
             $other = $this->plan->settings->of($pieceId, $name);
-            $to = $name === $setting->name ? null : $this->rescue($asItIs, $other);
+            $to = $name === $setting->name ? null : $this->rescue($plan, $other, Missed::verdict($gone));
             $canBeSet = $to !== null && ($measures[0] > $measure || Redo::of($piece->measures[$measures[0]], $to, $other->at) !== null);
             $canBeSet && $rescues[] = new Rescue($other, $measures, $to);
         }
+        [$takes, $before] = [$moved->takes, min($this->figures->takes ?? 0, $this->plan->request->item->count)];
 
-        return new Missed($setting, $at, self::changed($this->figures, $moved), $gone, Redo::of($wrong, $setting->at, $at), $rescues, Missed::smaller($gone, $this->plan->request->item));
+        return new Missed(
+            $setting, $at, $turned !== null, Missed::verdict($gone), self::changed($this->figures, $moved), $gone, $redo, $rescues,
+            Missed::smaller($gone, $this->plan->request->item), $this->follow($moved, $pieceId), $takes !== null && $takes < $before ? $takes : null,
+        );
+    }
+
+    /** The plan with a setting as it really is, and what is not cut yet planned after it; null where that leaves nothing of a panel. */
+    private function following(Setting $setting, Length $at): ?Plan
+    {
+        $cut = $this->cut($setting->piece);
+        $asItIs = $this->plan->with($setting->piece, $setting->name, $at);
+        if (! $at->isPositive() || count($cut) === count($this->figures->pieces)) {
+            return $at->isPositive() ? $asItIs : null;
+        }
+        $given = [];
+        foreach ($asItIs->settings->all as $name => $one) {
+            in_array($one->piece, $cut, true) && $given[$name] = $one->at;
+        }
+        try {
+            return ($this->replan)($given);
+        } catch (NothingLeft) {
+            return null;
+        }
+    }
+
+    /** @return list<string> the pieces that are cut when that one is, itself too: in the order of the work */
+    private function cut(string $piece): array
+    {
+        $ids = array_column($this->figures->pieces, 'id');
+
+        return array_slice($ids, 0, (int) array_search($piece, $ids, true) + 1);
+    }
+
+    /** @return list<Follow> the pieces not cut yet whose figures are others than they were planned */
+    private function follow(Figures $moved, string $missed): array
+    {
+        $follow = [];
+        foreach (array_slice($moved->pieces, count($this->cut($missed))) as $piece) {
+            $was = $this->figures->find($piece->id);
+            $others = array_keys(array_filter($piece->measures, fn (Measure $measure, int $i) => ! ($was?->measures[$i] ?? null)?->at->equals($measure->at), ARRAY_FILTER_USE_BOTH));
+            $others !== [] && $follow[] = new Follow($piece, $others);
+        }
+
+        return $follow;
     }
 
     /**
@@ -103,31 +153,36 @@ final readonly class Deviations
         return array_values(array_filter($to->fits, fn (Fit $fit) => ! ($before[$fit->id.$fit->piece] ?? null)?->equals($fit->slack())));
     }
 
-    /** Where another setting would have to be set, the nearest first, so that everything that held before holds again; null where nowhere near. */
-    private function rescue(Plan $plan, Setting $setting): ?Length
+    /** Where another setting would have to be set, the nearest first, so that what held before holds again, or at least does what it must; null where nowhere near. */
+    private function rescue(Plan $plan, Setting $setting, Verdict $now): ?Length
     {
         $step = $setting->step($plan->request->tools);
+        $tighter = null;
         for ($steps = 1; $steps <= self::MOST_STEPS_TO_SAVE; $steps++) {
             foreach ([1, -1] as $way) {
                 $at = $setting->at->plus($step->times($steps * $way));
                 $moved = $this->moved($plan, $setting, $at);
-                if ($moved !== null && self::gone($this->figures, $moved) === []) {
+                $then = $moved === null ? Verdict::Bad : Missed::verdict(self::gone($this->figures, $moved));
+                if ($then === Verdict::Good) {
                     return $at;
                 }
+                $then === Verdict::Tighter && $now === Verdict::Bad && $tighter ??= $at;
             }
         }
 
-        return null;
+        return $tighter;
     }
 
     /** The figures with one setting set otherwise; null where that leaves nothing of a piece, or of a panel. */
     private function moved(Plan $plan, Setting $setting, Length $at): ?Figures
     {
-        if (! $at->isPositive()) {
-            return null;
-        }
+        return $at->isPositive() ? $this->settled($plan->with($setting->piece, $setting->name, $at)) : null;
+    }
+
+    private function settled(Plan $plan): ?Figures
+    {
         try {
-            return ($this->settle)($plan->with($setting->piece, $setting->name, $at));
+            return ($this->settle)($plan);
         } catch (NothingLeft) {
             return null;
         }

@@ -15,21 +15,47 @@ use Gimbo\Core\Setting\Setting;
 final readonly class Missed
 {
     /**
+     * @param Length $at where it really is, read as the figure is read
+     * @param bool $isFromOtherEdge whether what was typed is a reading from the other edge
      * @param list<Fit> $changed the fits it changes, as they are now
      * @param list<Fit> $gone those of them that held before and do not now
      * @param ?Redo $redo how the same figure can still be set right on the same sheet
      * @param list<Rescue> $rescues
      * @param ?Item $smaller what it would still hold, where that is possible
+     * @param list<Follow> $follow the pieces not cut yet that must be others now
+     * @param ?int $takes how many it still takes, where it takes fewer
      */
     public function __construct(
         public Setting $setting,
         public Length $at,
+        public bool $isFromOtherEdge,
+        public Verdict $verdict,
         public array $changed,
         public array $gone,
         public ?Redo $redo,
         public array $rescues,
         public ?Item $smaller,
+        public array $follow,
+        public ?int $takes,
     ) {
+    }
+
+    /** Nothing is left of a panel; whether the same figure can still be set right is all there is to say. */
+    public static function nothingLeft(Setting $setting, Length $at, ?Redo $redo): self
+    {
+        return new self($setting, $at, false, Verdict::NothingLeft, [], [], $redo, [], null, [], null);
+    }
+
+    /** @param list<Fit> $gone */
+    public static function verdict(array $gone): Verdict
+    {
+        $lost = array_filter($gone, fn (Fit $fit) => $fit->have->isLessThan($fit->bare) || $fit->band !== null);
+
+        return match (true) {
+            $gone === [] => Verdict::Good,
+            $lost === [] => Verdict::Tighter,
+            default => Verdict::Bad,
+        };
     }
 
     /**
@@ -54,10 +80,11 @@ final readonly class Missed
         return $gone !== [] && $left->width->isPositive() && $left->height->isPositive() && $left->thickness->isPositive() ? $left : null;
     }
 
+    /** The direction in which a fit is room for the contents. */
     private static function dimension(Fit $fit): ?Dimension
     {
         foreach ($fit->madeOf->terms as $term) {
-            if ($term->kind === TermKind::Contents) {
+            if ($term->kind === TermKind::Contents || ($term->kind === TermKind::Thickness && $term->dimension === Dimension::Depth)) {
                 return $term->dimension;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Deviation\Alternative;
+use Gimbo\Core\Deviation\Follow;
 use Gimbo\Core\Deviation\Missed;
 use Gimbo\Core\Deviation\Rescue;
 use Gimbo\Core\Fit\Fit;
@@ -31,18 +32,30 @@ final class AlternativesWriter
         ], $alternatives);
     }
 
-    /** @return array{text: string, isGood: bool, redo: ?string, right: string, fits: list<array{id: string, piece: ?string, ok: bool, critical: bool, spare: string}>, rescues: list<array{measures: list<int>, text: string}>, smaller: ?array{width: string, height: string, thickness: string}} */
+    /** @return array<string, mixed> */
     public static function missed(Missed $missed, System $system): array
     {
         $words = LengthFormatter::for($system);
+        $gone = array_map(fn (Fit $fit) => $fit->id.$fit->piece, $missed->gone);
 
         return [
-            'text' => $words->marked($missed->at), 'isGood' => $missed->gone === [], 'redo' => $missed->redo?->value, 'right' => $words->marked($missed->setting->at),
-            'fits' => self::fits($missed->changed, $words),
+            'text' => $words->marked($missed->at), 'verdict' => $missed->verdict->value, 'fromOtherEdge' => $missed->isFromOtherEdge,
+            'redo' => $missed->redo?->value, 'right' => $words->marked($missed->setting->at),
+            'fits' => array_map(fn (Fit $fit) => [
+                'id' => $fit->id, 'piece' => $fit->piece, 'ok' => $fit->isOk(), 'isGone' => in_array($fit->id.$fit->piece, $gone, true),
+                'stillGoes' => ! $fit->have->isLessThan($fit->bare) && $fit->band === null,
+                'spare' => $words->rounded($fit->have->minus($fit->bare)), 'short' => $words->rounded($fit->bare->minus($fit->have)),
+                'state' => $fit->state(),
+            ], $missed->changed),
             'rescues' => array_map(fn (Rescue $rescue) => ['measures' => $rescue->measures, 'text' => $words->marked($rescue->to)], $missed->rescues),
             'smaller' => $missed->smaller === null ? null : [
                 'width' => $words->rounded($missed->smaller->width), 'height' => $words->rounded($missed->smaller->height), 'thickness' => LengthFormatter::for(System::Metric)->rounded($missed->smaller->thickness),
             ],
+            'follow' => array_map(fn (Follow $follow) => [
+                'piece' => $follow->piece->id,
+                'figures' => array_map(fn (int $i) => ['measure' => $i, 'text' => $words->marked($follow->piece->measures[$i]->at)], $follow->measures),
+            ], $missed->follow),
+            'takes' => $missed->takes,
         ];
     }
 

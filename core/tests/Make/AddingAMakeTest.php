@@ -54,7 +54,7 @@ final class AddingAMakeTest extends TestCase
         $names = array_unique(array_map(fn ($one) => "{$one->setting->piece}/{$one->setting->name}", $sizing->alternatives(self::SPEC)));
         self::assertSame(['stand/sheet-width', 'stand/sheet-height', 'stand/sides', 'stand/base', 'lip/sheet-width', 'lip/sheet-height', 'lip/foot'], array_values($names));
         $missed = $sizing->missed(self::SPEC, 'stand', 0, Length::mm(116));
-        self::assertSame(['card-fits-width'], array_map(fn (Fit $fit) => $fit->id, $missed->gone ?? []));
+        self::assertSame(['card-fits-width'], array_map(fn (Fit $fit) => $fit->id, $missed->gone));
         // The lip for a stand that came out 2 mm narrower.
         $plan = $sizing->plan($sizing->request(self::SPEC), ['stand/sheet-width' => Length::mm(116)]);
         self::assertSame(101.0, $sizing->settle($plan)->piece('lip')->sheet->width->toMillimetres());

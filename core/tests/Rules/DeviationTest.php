@@ -128,10 +128,8 @@ final class DeviationTest extends TestCase
         $measures = $sizing->size($spec)->piece($piece)->measures ?? [];
         $index = array_key_first(array_filter($measures, fn (Measure $measure) => $measure->setting === $setting));
         self::assertIsInt($index);
-        $missed = $sizing->missed($spec, $piece, $index, $measures[$index]->at->plus(Length::mm($by)));
-        self::assertNotNull($missed);
 
-        return $missed;
+        return $sizing->missed($spec, $piece, $index, $measures[$index]->at->plus(Length::mm($by)));
     }
 
     /** How much of a fit there is, mm. */

@@ -85,7 +85,7 @@ final readonly class NoteWallet implements Make
     {
         return [
             'pocketHeight' => $request->options->length('pocketHeight') ?? Length::min(Length::inches(2), $request->item->height->timesNearest(2, 3)),
-            'gusset' => $request->options->length('gusset') ?? $request->tools->score->up(self::gusset($request)->figure()),
+            'gusset' => $request->options->length('gusset') ?? self::gusset($request)->figure(),
         ];
     }
 

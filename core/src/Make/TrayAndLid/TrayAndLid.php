@@ -124,7 +124,7 @@ final readonly class TrayAndLid implements Make
 
         return new Figures($request, $plan->settings, $pieces, $inside, $closed, [
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
-            self::lidGoesOn(Length::min($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main())), $lidWall, $request),
+            self::lidGoesOn($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main()), $lidWall, $request),
             Fit::plain('lid-not-taller-than-tray', $lidHeight, $wallHeight, $lidHeight, Length::zero()),
             ...array_filter([$trayWall->hemLiesFlat(self::TRAY, $tray, $request), $lidWall->hemLiesFlat(self::LID, $lid, $request)]),
             ...FromPaper::fits($pieces, $request),
@@ -222,10 +222,18 @@ final readonly class TrayAndLid implements Make
     }
 
     /** @param Length $larger by how much the lid is larger than the tray, where that is least */
-    private static function lidGoesOn(Length $larger, Wall $wall, SizingRequest $request): Fit
+    /**
+     * Reckoned where it is tightest; but a lid that is far too large one way falls off whatever it is the other way: by more than the trimmer's
+     * step and the paper of its tabs, that lie along one of the directions only.
+     */
+    private static function lidGoesOn(Length $wider, Length $higher, Wall $wall, SizingRequest $request): Fit
     {
         $band = $wall->play();
-        $play = $larger->minus($request->paper->caliper->times($wall->calipersOver()))->minus(self::mats($request));
+        $t = $request->paper->caliper;
+        $plays = array_map(fn (Length $larger): Length => $larger->minus($t->times($wall->calipersOver()))->minus(self::mats($request)), [$wider, $higher]);
+        [$tightest, $loosest] = [Length::min(...$plays), Length::max(...$plays)];
+        $isFarTooLarge = $loosest->minus($t->times(2))->minus($request->tools->cut->size)->isMoreThan($band->most());
+        $play = $isFarTooLarge && $band->contains($tightest) ? $loosest : $tightest;
 
         return new Fit('lid-goes-on', $band->least, $play, $band->least, Fit::handMiss()->times(2), MakeUp::of(new Term(TermKind::Play, $band->least)), band: $band);
     }

@@ -4,7 +4,8 @@ import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
 import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
-import { words } from '@/words'
+import { hasWords, words } from '@/words'
+import { pieceName } from '@/ui/pieceName'
 import { measureRows } from '../measureRows'
 
 const SETTLED_MS = 120
@@ -12,13 +13,15 @@ const SETTLED_MS = 120
 interface MissedHelpProps {
   designId: string
   piece: Piece
+  /** All of the design's: others may have to follow. */
+  pieces: Piece[]
   /** What is set in this step: a sheet that is cut has two. */
   measures: number[]
   onDone: () => void
 }
 
 /** A figure was set wrong: what it was really set to, what is still good, and what would save it. */
-export function MissedHelp({ designId, piece, measures, onDone }: MissedHelpProps) {
+export function MissedHelp({ designId, piece, pieces, measures, onDone }: MissedHelpProps) {
   const rows = measureRows(piece).filter((row) => row.measures.some((one) => measures.includes(one)))
   const [which, setWhich] = useState(0)
   const measure = rows[which]?.measures[0] ?? -1
@@ -74,53 +77,97 @@ export function MissedHelp({ designId, piece, measures, onDone }: MissedHelpProp
           {words('missed.done')}
         </button>
       </div>
-      {missed && problem === undefined && <Verdict missed={missed} piece={piece} />}
+      {missed && problem === undefined && <Verdict missed={missed} piece={piece} pieces={pieces} />}
       {missed && uses > 1 && <p className="mt-3 text-base text-soft">{words('missed.all', { count: uses })}</p>}
     </section>
   )
 }
 
-function Verdict({ missed, piece }: { missed: Missed; piece: Piece }) {
-  const gone = missed.fits.filter((fit) => !fit.ok)
-  if (missed.isGood)
-    return (
-      <p role="status" className="mt-4 font-semibold text-good">
-        {words('missed.good')}
-      </p>
-    )
+function Verdict({ missed, piece, pieces }: { missed: Missed; piece: Piece; pieces: Piece[] }) {
+  const gone = missed.fits.filter((fit) => fit.isGone)
   const saves = [
     ...(missed.redo ? [{ of: `missed.${missed.redo}`, params: { at: missed.right } }] : []),
     ...missed.rescues.map(({ measures, text }) => ({
       of: 'missed.rescue',
       params: { what: settingName(piece, measures), at: text },
     })),
-    ...(missed.smaller ? [{ of: 'missed.smaller', params: { ...missed.smaller } }] : []),
+    ...(missed.smaller && missed.verdict === 'bad' ? [{ of: 'missed.smaller', params: { ...missed.smaller } }] : []),
   ]
+  const isWrong = missed.verdict === 'bad' || missed.verdict === 'nothing-left'
   return (
     <div role="status" className="mt-4 space-y-3 leading-snug">
+      {missed.fromOtherEdge && (
+        <p>
+          <Said of="missed.from-other-edge" params={{ at: missed.text }} />
+        </p>
+      )}
       <div>
-        <p className="text-warn">{words('missed.bad')}</p>
+        <p className={isWrong ? 'text-warn' : 'font-semibold text-good'}>
+          {words(missed.verdict === 'good' && missed.follow.length > 0 ? 'missed.good-if' : `missed.${missed.verdict}`)}
+        </p>
         <ul>
           {gone.map((fit) => (
             <li key={fit.id + (fit.piece ?? '')} className="flex justify-between gap-4">
               <span>{words(`check.${fit.id}`)}</span>
-              <span className="whitespace-nowrap text-warn">
-                {words('missed.fails')} <Figure text={fit.spare.replace(/^-/, '')} />
+              <span className={`whitespace-nowrap ${fit.stillGoes ? '' : 'text-warn'}`}>
+                {fit.state && hasWords(`check.${fit.id}.${fit.state}`) ? (
+                  words(`check.${fit.id}.${fit.state}`)
+                ) : fit.stillGoes ? (
+                  <Said of="missed.to-spare" params={{ spare: fit.spare }} />
+                ) : (
+                  <>
+                    {words('missed.fails')} <Figure text={fit.short} />
+                  </>
+                )}
               </span>
             </li>
           ))}
         </ul>
+        {missed.takes !== null && <p className="mt-1">{words('missed.takes', { count: missed.takes })}</p>}
       </div>
-      <div>
-        <p className="font-semibold">{saves.length > 0 ? words('missed.save') : words('missed.new-sheet')}</p>
-        <ul className="list-disc pl-6">
-          {saves.map((save: { of: string; params: Record<string, string> }) => (
-            <li key={save.of + (save.params.at ?? '')}>
-              <Said {...save} />
-            </li>
-          ))}
-        </ul>
-      </div>
+      {missed.follow.map(({ piece: id, figures }) => (
+        <Follow key={id} piece={pieces.find((one) => one.id === id)} figures={figures} />
+      ))}
+      {(isWrong || (saves.length > 0 && missed.verdict === 'tighter')) && (
+        <div>
+          <p className="font-semibold">
+            {words(saves.length === 0 ? 'missed.new-sheet' : isWrong ? 'missed.save' : 'missed.restore')}
+          </p>
+          <ul className="list-disc pl-6">
+            {saves.map((save: { of: string; params: Record<string, string> }) => (
+              <li key={save.of + (save.params.at ?? '')}>
+                <Said {...save} />
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {missed.verdict === 'good' && missed.redo && (
+        <p className="text-base text-soft">
+          <Said of={`missed.${missed.redo}`} params={{ at: missed.right }} />
+        </p>
+      )}
+    </div>
+  )
+}
+
+/** A piece that is not cut yet and must be another now: its new figures, and what they were. */
+function Follow({ piece, figures }: { piece: Piece | undefined; figures: { measure: number; text: string }[] }) {
+  if (!piece) return null
+  const rows = measureRows(piece).flatMap((row) => {
+    const now = figures.find(({ measure }) => row.measures.includes(measure))
+    return now ? [{ row, now: now.text }] : []
+  })
+  return (
+    <div>
+      <p className="font-semibold">{words('missed.follows', { piece: pieceName(piece) })}</p>
+      <ul className="list-disc pl-6">
+        {rows.map(({ row, now }) => (
+          <li key={row.key + String(row.measures[0])}>
+            <Said of="missed.follow" params={{ what: words(row.key), at: now, was: row.text }} />
+          </li>
+        ))}
+      </ul>
     </div>
   )
 }

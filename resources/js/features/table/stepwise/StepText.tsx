@@ -58,7 +58,13 @@ export function StepText({ view, piece, step, turned }: StepTextProps) {
       {measure &&
         SET.includes(step.do) &&
         (isMissed ? (
-          <MissedHelp designId={view.id} piece={piece} measures={step.measures} onDone={() => setMissed(false)} />
+          <MissedHelp
+            designId={view.id}
+            piece={piece}
+            pieces={view.design.pieces}
+            measures={step.measures}
+            onDone={() => setMissed(false)}
+          />
         ) : (
           <button
             type="button"
