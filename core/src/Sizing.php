@@ -17,6 +17,7 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Change;
 use Gimbo\Core\Request\ClosureKind;
@@ -26,6 +27,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Request\SpecReader;
 use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Tool\ToolKind;
 
 /** The one entry to the core: a spec in, a design out. The command and the web application both come in here. */
 final readonly class Sizing
@@ -73,7 +75,15 @@ final readonly class Sizing
      */
     public function plan(SizingRequest $request, array $given = []): Plan
     {
-        return $this->make($request)->plan($request, new Planning($request->tools, $given));
+        $make = $this->make($request);
+        $plan = fn (ToolKind $scorer): Plan => $make->plan($request, new Planning($request->tools, $given, $scorer, $request->paper->sheet));
+        if ($request->tools->trimmerScore === null || $make->stock() !== Stock::Card) {
+            return $plan(ToolKind::ScoringBoard);
+        }
+        // Cards, wallets and strips are made whole on the trimmer, as far as its arm reaches.
+        $whole = $plan(ToolKind::TrimmerScore);
+
+        return Reach::isWithin($this->make($request)->settle($whole), ToolKind::TrimmerScore) ? $whole : $plan(ToolKind::ScoringBoard);
     }
 
     /** What a plan comes to; no pattern is made for it. */

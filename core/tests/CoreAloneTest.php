@@ -60,7 +60,7 @@ final class CoreAloneTest extends TestCase
             .'foreach ($sizing->makes->ids() as $make) {'
             .'  $request = $sizing->request(["make" => $make, "holds" => ["width" => "105 mm", "height" => "74 mm", "thickness" => "6 mm"], "paper" => ["sheet" => ["width" => "50 mm", "height" => "50 mm"]], "system" => "metric"]);'
             .'  $plan = $sizing->plan($request); $sizing->settle($plan);'
-            .'  $first = array_values($plan->settings->all)[0]; $sizing->settle($plan->with($first->piece, $first->name, $first->at->plus($first->step($request->tools))));'
+            .'  $first = array_values($plan->settings->all)[0]; $sizing->settle($plan->with($first->piece, $first->name, $first->at->plus($first->scale->size)));'
             .'  $sizing->alternatives($request->spec);'
             .'}'
             .'echo implode("\n", array_filter(get_declared_classes(), fn ($class) => preg_match("/^Gimbo.Core.(Crease|Steps|Design|Work|Extra|Exchange)./", $class) === 1));';

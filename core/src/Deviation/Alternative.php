@@ -16,9 +16,10 @@ final readonly class Alternative
      * @param non-empty-list<int> $measures indexes into the piece's measures: those the setting is read for
      * @param int $steps 1 up, -1 down
      * @param Length $at where the setting would be
+     * @param string $text what would be read
      * @param list<Fit> $changed the fits it changes, as they would be
      */
-    public function __construct(public Setting $setting, public array $measures, public int $steps, public Length $at, public array $changed)
+    public function __construct(public Setting $setting, public array $measures, public int $steps, public Length $at, public string $text, public array $changed)
     {
     }
 }

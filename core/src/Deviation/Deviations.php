@@ -39,9 +39,12 @@ final readonly class Deviations
             foreach ($this->settings($piece) as $name => $measures) {
                 $setting = $this->plan->settings->of($piece->id, $name);
                 foreach ([1, -1] as $steps) {
-                    $at = $setting->at->plus($setting->step($this->plan->request->tools)->times($steps));
+                    // A step more of what is read: of what the setting is counted from, less where it is read from the other side.
+                    $first = $piece->measures[$measures[0]];
+                    $reading = $first->at->plus($first->scale->size->times($steps));
+                    $at = $first->across?->minus($reading) ?? $reading;
                     $moved = $this->moved($this->plan, $setting, $at);
-                    $moved === null || $alternatives[] = new Alternative($setting, $measures, $steps, $at, self::changed($this->figures, $moved));
+                    $moved === null || $alternatives[] = new Alternative($setting, $measures, $steps, $at, $first->text($reading), self::changed($this->figures, $moved));
                 }
             }
         }
@@ -64,25 +67,28 @@ final readonly class Deviations
         $wrong = $piece->measures[$measure] ?? throw InvalidDocument::at('/measure', Reason::of('missed.no-figure'));
         $setting = $this->plan->settings->of($pieceId, $wrong->setting);
         $turned = OtherEdge::meant($piece, $wrong, $typed);
-        $at = $turned ?? $typed;
-        $redo = Redo::of($wrong, $setting->at, $at);
+        $read = $turned ?? $typed;
+        $at = $wrong->across?->minus($read) ?? $read;
+        $redo = Redo::of($wrong, $wrong->at, $read);
         $plan = $this->following($setting, $at);
         $moved = $plan === null ? null : $this->settled($plan);
         if ($plan === null || $moved === null) {
-            return Missed::nothingLeft($setting, $at, $redo);
+            return Missed::nothingLeft($wrong, $read, $redo);
         }
         $gone = self::gone($this->figures, $moved);
         $rescues = [];
         foreach ($gone === [] ? [] : $this->settings($piece) as $name => $measures) {
             $other = $this->plan->settings->of($pieceId, $name);
             $to = $name === $setting->name ? null : $this->rescue($plan, $other, Missed::verdict($gone));
-            $canBeSet = $to !== null && ($measures[0] > $measure || Redo::of($piece->measures[$measures[0]], $to, $other->at) !== null);
-            $canBeSet && $rescues[] = new Rescue($other, $measures, $to);
+            $first = $piece->measures[$measures[0]];
+            $reading = $to === null ? null : $first->across?->minus($to) ?? $to;
+            $canBeSet = $reading !== null && ($measures[0] > $measure || Redo::of($first, $reading, $first->at) !== null);
+            $canBeSet && $rescues[] = new Rescue($other, $measures, $to, $first->text($reading));
         }
         [$takes, $before] = [$moved->takes, min($this->figures->takes ?? 0, $this->plan->request->item->count)];
 
         return new Missed(
-            $setting, $at, $turned !== null, Missed::verdict($gone), self::changed($this->figures, $moved), $gone, $redo, $rescues,
+            $wrong, $read, $turned !== null, Missed::verdict($gone), self::changed($this->figures, $moved), $gone, $redo, $rescues,
             Missed::smaller($gone, $this->plan->request->item), $this->follow($moved, $pieceId), $takes !== null && $takes < $before ? $takes : null,
         );
     }
@@ -119,8 +125,8 @@ final readonly class Deviations
     {
         $follow = [];
         foreach (array_slice($moved->pieces, count($this->cut($missed))) as $piece) {
-            $was = $this->figures->find($piece->id);
-            $others = array_keys(array_filter($piece->measures, fn (Measure $measure, int $i) => ! ($was?->measures[$i] ?? null)?->at->equals($measure->at), ARRAY_FILTER_USE_BOTH));
+            $isOther = fn (Measure $measure): bool => ! $this->plan->settings->find($piece->id, $measure->setting)?->at->equals($moved->settings->of($piece->id, $measure->setting)->at);
+            $others = array_keys(array_filter($piece->measures, $isOther));
             $others !== [] && $follow[] = new Follow($piece, $others);
         }
 
@@ -156,7 +162,7 @@ final readonly class Deviations
     /** Where another setting would have to be set, the nearest first, so that what held before holds again, or at least does what it must; null where nowhere near. */
     private function rescue(Plan $plan, Setting $setting, Verdict $now): ?Length
     {
-        $step = $setting->step($plan->request->tools);
+        $step = $setting->scale->size;
         $tighter = null;
         for ($steps = 1; $steps <= self::MOST_STEPS_TO_SAVE; $steps++) {
             foreach ([1, -1] as $way) {

@@ -9,12 +9,13 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Item;
-use Gimbo\Core\Setting\Setting;
+use Gimbo\Core\Setting\Measure;
 
 /** What became of a design of which one figure was set wrong, and what would save it. */
 final readonly class Missed
 {
     /**
+     * @param Measure $wrong the reading that was set wrong, as it should be
      * @param Length $at where it really is, read as the figure is read
      * @param bool $isFromOtherEdge whether what was typed is a reading from the other edge
      * @param list<Fit> $changed the fits it changes, as they are now
@@ -26,7 +27,7 @@ final readonly class Missed
      * @param ?int $takes how many it still takes, where it takes fewer
      */
     public function __construct(
-        public Setting $setting,
+        public Measure $wrong,
         public Length $at,
         public bool $isFromOtherEdge,
         public Verdict $verdict,
@@ -41,9 +42,9 @@ final readonly class Missed
     }
 
     /** Nothing is left of a panel; whether the same figure can still be set right is all there is to say. */
-    public static function nothingLeft(Setting $setting, Length $at, ?Redo $redo): self
+    public static function nothingLeft(Measure $wrong, Length $at, ?Redo $redo): self
     {
-        return new self($setting, $at, false, Verdict::NothingLeft, [], [], $redo, [], null, [], null);
+        return new self($wrong, $at, false, Verdict::NothingLeft, [], [], $redo, [], null, [], null);
     }
 
     /** @param list<Fit> $gone */

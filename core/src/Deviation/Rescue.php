@@ -10,8 +10,11 @@ use Gimbo\Core\Setting\Setting;
 /** Another setting of a piece, and where it alone would have to be set to save what a missed figure lost. */
 final readonly class Rescue
 {
-    /** @param non-empty-list<int> $measures indexes into the piece's measures */
-    public function __construct(public Setting $setting, public array $measures, public Length $to)
+    /**
+     * @param non-empty-list<int> $measures indexes into the piece's measures
+     * @param string $text where it would be read
+     */
+    public function __construct(public Setting $setting, public array $measures, public Length $to, public string $text)
     {
     }
 }

@@ -27,7 +27,7 @@ final class AlternativesWriter
             'piece' => $one->setting->piece,
             'measures' => $one->measures,
             'steps' => $one->steps,
-            'text' => $words->marked($one->at),
+            'text' => $one->text,
             'fits' => self::fits($one->changed, $words),
         ], $alternatives);
     }
@@ -39,21 +39,21 @@ final class AlternativesWriter
         $gone = array_map(fn (Fit $fit) => $fit->id.$fit->piece, $missed->gone);
 
         return [
-            'text' => $words->marked($missed->at), 'verdict' => $missed->verdict->value, 'fromOtherEdge' => $missed->isFromOtherEdge,
-            'redo' => $missed->redo?->value, 'right' => $words->marked($missed->setting->at),
+            'text' => $missed->wrong->text($missed->at), 'verdict' => $missed->verdict->value, 'fromOtherEdge' => $missed->isFromOtherEdge,
+            'redo' => $missed->redo?->value, 'right' => $missed->wrong->text(),
             'fits' => array_map(fn (Fit $fit) => [
                 'id' => $fit->id, 'piece' => $fit->piece, 'ok' => $fit->isOk(), 'isGone' => in_array($fit->id.$fit->piece, $gone, true),
                 'stillGoes' => ! $fit->have->isLessThan($fit->bare) && $fit->band === null,
                 'spare' => $words->rounded($fit->have->minus($fit->bare)), 'short' => $words->rounded($fit->bare->minus($fit->have)),
                 'state' => $fit->state(),
             ], $missed->changed),
-            'rescues' => array_map(fn (Rescue $rescue) => ['measures' => $rescue->measures, 'text' => $words->marked($rescue->to)], $missed->rescues),
+            'rescues' => array_map(fn (Rescue $rescue) => ['measures' => $rescue->measures, 'text' => $rescue->text], $missed->rescues),
             'smaller' => $missed->smaller === null ? null : [
                 'width' => $words->rounded($missed->smaller->width), 'height' => $words->rounded($missed->smaller->height), 'thickness' => LengthFormatter::for(System::Metric)->rounded($missed->smaller->thickness),
             ],
             'follow' => array_map(fn (Follow $follow) => [
                 'piece' => $follow->piece->id,
-                'figures' => array_map(fn (int $i) => ['measure' => $i, 'text' => $words->marked($follow->piece->measures[$i]->at)], $follow->measures),
+                'figures' => array_map(fn (int $i) => ['measure' => $i, 'text' => $follow->piece->measures[$i]->text()], $follow->measures),
             ], $missed->follow),
             'takes' => $missed->takes,
         ];

@@ -7,7 +7,7 @@ namespace Gimbo\Core\Figure;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Tool\ToolKind;
 
 /** Whether the tools reach as far as every setting asks, where their reach is known. The same for every make. */
 final class Reach
@@ -22,21 +22,36 @@ final class Reach
         return $fit === null ? $figures : $figures->withFits([...$figures->fits, $fit]);
     }
 
-    private static function of(Figures $figures): ?Fit
+    /** Whether a tool reaches every measure that is set on it. */
+    public static function isWithin(Figures $figures, ToolKind $tool): bool
     {
-        $reach = $figures->request->tools->reach;
-        if ($reach === null) {
-            return null;
-        }
-        [$furthest, $of] = [Length::zero(), null];
+        $reach = $figures->request->tools->reachOf($tool);
         foreach ($figures->pieces as $piece) {
             foreach ($piece->measures as $measure) {
-                if ($measure->kind !== MeasureKind::Cut && $measure->at->isMoreThan($furthest)) {
-                    [$furthest, $of] = [$measure->at, $piece->id];
+                if ($reach !== null && $measure->tool === $tool && $measure->at->isMoreThan($reach)) {
+                    return false;
                 }
             }
         }
 
-        return $of === null ? null : new Fit(self::ID, $furthest, $reach, $furthest, Length::zero(), MakeUp::of(), piece: $of);
+        return true;
+    }
+
+    /** The measure for which the tool it is set on reaches least far. */
+    private static function of(Figures $figures): ?Fit
+    {
+        $tools = $figures->request->tools;
+        $worst = null;
+        foreach ($figures->pieces as $piece) {
+            foreach ($piece->measures as $measure) {
+                $reach = $measure->rail !== null ? $tools->slantReach() : $tools->reachOf($measure->tool);
+                $fit = $reach === null ? null : new Fit(self::ID, $measure->at, $reach, $measure->at, Length::zero(), MakeUp::of(), piece: $piece->id);
+                if ($fit !== null && ($worst === null || $fit->slack()->isLessThan($worst->slack()))) {
+                    $worst = $fit;
+                }
+            }
+        }
+
+        return $worst;
     }
 }

@@ -37,6 +37,8 @@ enum TermKind: string
     case Wall = 'wall';
     /** What a lid has to spare at its tightest place so that it goes on and off. */
     case Play = 'play';
+    /** The sheet, from edge to edge. */
+    case Sheet = 'sheet';
     /** How long a flap is made. */
     case Flap = 'flap';
     /** How far two panels lie on one another. */

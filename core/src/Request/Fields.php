@@ -14,6 +14,9 @@ use Gimbo\Core\Measure\Unit;
 /** Every length of a request that a maker can change, by pointer. */
 final readonly class Fields
 {
+    /** A tool's field in a spec, by ToolKind's value. */
+    private const REACHES = ['trimmer' => 'cut', 'trimmer-score' => 'trimmer-score', 'scoring-board' => 'score', 'punch-board' => 'punch'];
+
     /**
      * @param array<string, Length> $chosen the lengths the make's options come to, by option
      * @return array<string, Field>
@@ -38,6 +41,12 @@ final readonly class Fields
             ['/tools/punch', $request->tools->punch->size, $fine, false],
             ['/tools/notch', $request->tools->notch, $fine, false],
         ];
+        $tools = $request->tools;
+        $tools->trimmerScore === null || $rows[] = ['/tools/trimmer-score', $tools->trimmerScore->size, $fine, false];
+        foreach ($tools->ownReaches() as $tool => $reach) {
+            $rows[] = ['/tools/'.self::REACHES[$tool].'/reach', $reach, $cut, false];
+        }
+        $tools->ownSlantReach() === null || $rows[] = ['/tools/slant/reach', $tools->ownSlantReach(), $cut, false];
         $in = new FieldReader($request->spec);
         $isLayered = $in->get('/holds/layers') !== null && $in->get('/holds/thickness') === null;
         if ($isLayered) {
@@ -60,7 +69,7 @@ final readonly class Fields
         }
         $fields = [];
         foreach ($rows as [$at, $value, $step, $mayBeZero]) {
-            $given = $in->get($at);
+            $given = preg_match('~^/tools/[a-z-]+$~', $at) === 1 && $at !== '/tools/notch' ? implode(', ', ToolFields::written($in->get($at))) ?: null : $in->get($at);
             $fields[$at] = new Field($at, $value, $step, $isLayered && $at === '/holds/thickness' ? Unit::Millimetre : self::unit($given, $at, $request->system), $given !== null, $mayBeZero, is_string($given) ? $given : null);
         }
 

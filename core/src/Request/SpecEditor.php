@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Request;
 
+use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
@@ -15,7 +16,7 @@ use Gimbo\Core\Paper\CaliperText;
 /** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
-    private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(cut|score|punch|notch|reach)|border)$~';
+    private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(notch|reach)|tools/(cut|score|trimmer-score|punch|slant)/reach|border)$~';
 
     /** Thicknesses of paper; what is raised on a card is none. */
     private const CALIPERS = '~^/(paper/caliper|holds/layers/(card|mat|envelope|liner))$~';
@@ -27,7 +28,10 @@ final class SpecEditor
     private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
 
     /** The graduations belong to the system; the notch is the maker's own board's and stays. */
-    private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null, '/tools/name' => null];
+    private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null, '/tools/trimmer-score' => null, '/tools/name' => null];
+
+    /** What a tool can be set to: on one scale, or on two. */
+    private const STEPS = '~^/tools/(cut|score|trimmer-score|punch)$~';
 
     /** Tools or a paper set otherwise than they were kept are no longer those of that name. */
     private const NAMED = ['/tools/name' => '~^/tools/~', '/paper/name' => '~^/paper/(caliper|grammage)$~'];
@@ -50,7 +54,8 @@ final class SpecEditor
             }
             if ($change->nudge !== null) {
                 $field = $fields[$change->at] ?? throw InvalidDocument::at($change->at, Reason::of('field.no-steps'));
-                $spec = self::with($spec, [$change->at => $field->nudged($change->nudge)]);
+                $to = $field->nudged($change->nudge);
+                $spec = self::with($spec, [$change->at => preg_match(self::STEPS, $change->at) === 1 ? self::steps($spec, Change::set($change->at, $to), $field->unit) : $to]);
 
                 continue;
             }
@@ -61,7 +66,9 @@ final class SpecEditor
                 // Another make has other options, and its own idea of room.
                 $spec = self::with($spec, ['/options' => null, '/clearance' => null]);
             }
-            $spec = self::with($spec, [$change->at => self::meant($change, self::unitOf($fields[$change->at] ?? null, $request->system), isset($fields[$change->at]))]);
+            $unit = self::unitOf($fields[$change->at] ?? null, $request->system);
+            $to = preg_match(self::STEPS, $change->at) === 1 ? self::steps($spec, $change, $unit) : self::meant($change, $unit, isset($fields[$change->at]));
+            $spec = self::with($spec, [$change->at => $to]);
         }
 
         return $spec;
@@ -138,6 +145,23 @@ final class SpecEditor
     private static function unitOf(?Field $field, System $system): Unit
     {
         return $field?->unitShown() ?? $system->unit();
+    }
+
+    /**
+     * What a tool can be set to, as it was typed: one step, or two with a comma between them. What else is said of the tool stays.
+     *
+     * @param array<string, mixed> $spec
+     */
+    private static function steps(array $spec, Change $change, Unit $unit): mixed
+    {
+        if ($change->to !== null && ! is_string($change->to)) {
+            return $change->to;
+        }
+        $tool = (new FieldReader($spec))->get($change->at);
+        $typed = $change->to === null ? [] : ToolFields::split($change->to);
+        $scales = array_map(fn (string $one) => self::meant(Change::set($change->at, $one), $unit, true), $typed === [] && $change->to !== null ? [$change->to] : $typed);
+
+        return ToolFields::rewritten($tool, array_values(array_filter($scales, is_string(...))));
     }
 
     /**

@@ -10,11 +10,11 @@ use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
-use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
 
 /** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
@@ -121,15 +121,24 @@ final readonly class SpecReader
 
     private function tools(FieldReader $in, System $system): Tools
     {
-        $in->allowOnly('/tools', ['cut', 'score', 'punch', 'notch', 'reach', 'name']);
+        $in->allowOnly('/tools', ['cut', 'score', 'trimmer-score', 'punch', 'slant', 'notch', 'reach', 'readings', 'name']);
         $in->optionalName('/tools/name', self::LONGEST_NAME);
         $usual = Tools::usual($system);
-        $step = fn (string $tool, Step $else): Step => ($size = $in->length("/tools/$tool")) === null ? $else : Step::of($size);
+        $reaches = array_filter([
+            ToolKind::Trimmer->value => ToolFields::reach($in, 'cut'), ToolKind::ScoringBoard->value => ToolFields::reach($in, 'score'),
+            ToolKind::TrimmerScore->value => ToolFields::reach($in, 'trimmer-score'), ToolKind::PunchBoard->value => ToolFields::reach($in, 'punch'),
+        ]);
+        $in->allowOnly('/tools/slant', ['reach']);
 
         return new Tools(
-            $step('cut', $usual->cut), $step('score', $usual->score), $step('punch', $usual->punch),
-            $in->length('/tools/notch') ?? $usual->notch,
+            ToolFields::step($in, 'cut') ?? $usual->cut, ToolFields::step($in, 'score') ?? $usual->score, ToolFields::step($in, 'punch', ['notch', 'reads']) ?? $usual->punch,
+            $in->length('/tools/notch') ?? ToolFields::inside($in, 'punch', fn (string $at) => $in->length("$at/notch")) ?? $usual->notch,
             $in->length('/tools/reach'),
+            ToolFields::step($in, 'trimmer-score'),
+            $reaches,
+            $in->length('/tools/slant/reach'),
+            ToolFields::inside($in, 'punch', fn (string $at) => $in->choice("$at/reads", ['both', 'left'], 'both')) === 'left',
+            $in->choice('/tools/readings', [Tools::READ_ON, Tools::EACH_EDGE], Tools::READ_ON) === Tools::READ_ON,
         );
     }
 

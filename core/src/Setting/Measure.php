@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Gimbo\Core\Setting;
 
 use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Fit\Term;
+use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Tool\ToolKind;
 
 /**
@@ -22,6 +26,8 @@ final readonly class Measure
      * @param ?int $side which side of the sheet, counted in the order they are turned to the tool
      * @param ?Length $groove the groove of the board on which the sheet's other two corners lie, where it is scored corner up
      * @param ?RailLine $rail where a slanted cut runs
+     * @param Step $scale the one of the tool's scales it is read on
+     * @param ?Length $across what this reading and its setting come to together, where it is read from the other side; null where it is the setting itself
      */
     private function __construct(
         public MeasureKind $kind,
@@ -36,12 +42,33 @@ final readonly class Measure
         public ?Length $standoff,
         public ?Length $groove,
         public ?RailLine $rail,
+        public Step $scale,
+        public ?Length $across = null,
     ) {
     }
 
     /** @param list<string> $creases */
     public static function of(Setting $setting, MeasureKind $kind, Axis $axis, string $from, array $creases = [], ?int $side = null, ?Length $standoff = null, ?Length $groove = null, ?RailLine $rail = null): self
     {
-        return new self($kind, $setting->tool, $axis, $from, $setting->at, $setting->madeOf, $setting->name, $creases, $side, $standoff, $groove, $rail);
+        return new self($kind, $setting->tool, $axis, $from, $setting->at, $setting->madeOf, $setting->name, $creases, $side, $standoff, $groove, $rail, $setting->scale);
+    }
+
+    /**
+     * The same line read from the other side.
+     *
+     * @param Length $across from one side to the other
+     */
+    public function readFrom(string $from, Length $across, Step $step): self
+    {
+        $at = $across->minus($this->at);
+        $madeOf = MakeUp::of(new Term(TermKind::Sheet, $across))->and($this->madeOf->share(-1))->roundedTo($at);
+
+        return new self($this->kind, $this->tool, $this->axis, $from, $at, $madeOf, $this->setting, $this->creases, $this->side, $this->standoff, $this->groove, $this->rail, $step->on($at), $across);
+    }
+
+    /** As it reads on its scale; another reading of its kind, where one is given. */
+    public function text(?Length $at = null): string
+    {
+        return LengthFormatter::in($this->scale->unit)->marked($at ?? $this->at);
     }
 }

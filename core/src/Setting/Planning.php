@@ -6,6 +6,8 @@ namespace Gimbo\Core\Setting;
 
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
 use LogicException;
@@ -21,9 +23,21 @@ final class Planning
     /** @var array<string, Setting> by piece and name */
     private array $settings = [];
 
-    /** @param array<string, Length> $given by piece and name, as `tray/walls` */
-    public function __construct(public readonly Tools $tools, private readonly array $given = [])
+    /**
+     * @param array<string, Length> $given by piece and name, as `tray/walls`
+     * @param ToolKind $scorer what straight scores are set on
+     * @param ?Rectangle $paper the sheet it must come out of, where one is named
+     */
+    public function __construct(
+        public readonly Tools $tools, private readonly array $given = [],
+        public readonly ToolKind $scorer = ToolKind::ScoringBoard, public readonly ?Rectangle $paper = null,
+    ) {
+    }
+
+    /** What straight scores are rounded to. */
+    public function score(): Step
     {
+        return $this->tools->step($this->scorer);
     }
 
     /** What a setting is given, before it is planned; null where it is free. */
@@ -48,7 +62,7 @@ final class Planning
             return $known;
         }
 
-        return $this->settings["$piece/$name"] = new Setting($piece, $name, $tool, $exact, $at, $madeOf->roundedTo($at));
+        return $this->settings["$piece/$name"] = new Setting($piece, $name, $tool, $exact, $at, $madeOf->roundedTo($at), $this->tools->step($tool)->on($at));
     }
 
     /** What is planned so far. */

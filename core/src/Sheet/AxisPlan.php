@@ -7,6 +7,7 @@ namespace Gimbo\Core\Sheet;
 use Gimbo\Core\Fit\Band;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Setting\Setting;
@@ -21,11 +22,18 @@ use Gimbo\Core\Tool\ToolKind;
  */
 final readonly class AxisPlan
 {
+    /** What is read on from the near edge while another strip has its name is a setting of its own, called so. */
+    private const FAR = 'far-';
+
+    /** What papers are long and wide where none is named: 12 in, letter, A4 (ANSI/ASME Y14.1, ISO 216); mm. */
+    private const COMMON_MM = [304.8, 215.9, 279.4, 210.0, 297.0];
+
     /**
      * @param list<string> $before names of settings from the near edge inwards
      * @param list<string> $after from the far edge inwards
+     * @param ?Step $readOn the scale on which these are read on from the near edge; null where they are read from the far one
      */
-    private function __construct(private string $piece, private Axis $axis, private array $before, private array $after)
+    private function __construct(private string $piece, private Axis $axis, private array $before, private array $after, private ?Step $readOn)
     {
     }
 
@@ -35,10 +43,13 @@ final readonly class AxisPlan
      * @param list<Strip> $after from the far edge inwards
      * @param bool $isContained whether the main strip must not come out larger than it needs, instead of not smaller
      * @param ?Band $band where it may come out either way: what $main has of it is its best, and the nearer one inside it is taken
+     * @param bool $isAlike whether all four edges of the sheet take the same readings: then each of them comes to the fence, and nothing is set anew
      */
-    public static function of(Planning $planning, string $piece, Axis $axis, array $before, MakeUp $main, array $after, bool $isContained = false, ?Band $band = null): self
+    public static function of(Planning $planning, string $piece, Axis $axis, array $before, MakeUp $main, array $after, bool $isContained = false, ?Band $band = null, bool $isAlike = false): self
     {
-        $outer = Length::zero()->plus(self::counted($planning, $piece, $before), self::counted($planning, $piece, $after));
+        $near = self::counted($planning, $piece, $before);
+        $far = self::counted($planning, $piece, $after);
+        $outer = Length::zero()->plus(self::last($near), self::last($far));
         $madeOf = $main;
         foreach ([...$before, ...$after] as $strip) {
             $madeOf = $madeOf->and($strip->need);
@@ -51,9 +62,19 @@ final readonly class AxisPlan
             $band !== null => self::nearest($band, $whole, $least, $cut->up($whole)),
             default => $cut->up($whole),
         };
+        $given = $planning->given($piece, self::cutOf($axis));
+        $mayReadOn = $planning->tools->readsOn && ! $isAlike && $after !== [];
+        if ($mayReadOn && $given === null && ! $isContained && $band === null && ! self::canReadOn($planning, $far, $total)) {
+            $total = self::larger($planning, $far, $total);
+        }
+        $readsOn = $mayReadOn && self::canReadOn($planning, $far, $given ?? $total);
+        $names = array_map(fn (Strip $strip) => $strip->setting, $before);
+        $name = fn (Strip $strip): string => ($readsOn && in_array($strip->setting, $names, true) ? self::FAR : '').$strip->setting;
+        self::set($planning, $piece, array_map(fn (Strip $strip) => $strip->setting, $before), $near);
+        self::set($planning, $piece, array_map($name, $after), $far);
         $planning->set($piece, self::cutOf($axis), ToolKind::Trimmer, $madeOf->figure(), $total, $madeOf);
 
-        return new self($piece, $axis, array_map(self::settingOf(...), $before), array_map(self::settingOf(...), $after));
+        return new self($piece, $axis, $names, array_map($name, $after), $readsOn ? $planning->score() : null);
     }
 
     /** @throws NothingLeft where one setting was moved across another */
@@ -61,7 +82,30 @@ final readonly class AxisPlan
     {
         $of = fn (string $name): Setting => $settings->of($this->piece, $name);
 
-        return new GridAxis($this->axis, array_map($of, $this->before), array_map($of, $this->after), $of(self::cutOf($this->axis)));
+        return new GridAxis($this->axis, array_map($of, $this->before), array_map($of, $this->after), $of(self::cutOf($this->axis)), $this->readOn);
+    }
+
+    /** @param list<array{Length, Length, MakeUp}> $far */
+    private static function canReadOn(Planning $planning, array $far, Length $total): bool
+    {
+        return array_filter($far, fn (array $reading) => ! $planning->score()->divides($total->minus($reading[0]))) === [];
+    }
+
+    /**
+     * A step more, where that saves a turn and costs no share of the paper: as often as before the sheet comes out of it, along it and across.
+     *
+     * @param list<array{Length, Length, MakeUp}> $far
+     */
+    private static function larger(Planning $planning, array $far, Length $total): Length
+    {
+        $larger = $planning->tools->cut->up($total->plus(Length::ofTicks(1)));
+        $paper = $planning->paper;
+        $sides = $paper === null ? array_map(Length::nearestTo(...), self::COMMON_MM) : [$paper->width, $paper->height];
+        $isSame = fn (Length $side): bool => intdiv($side->ticks, $larger->ticks) === intdiv($side->ticks, $total->ticks);
+
+        $comesOut = array_filter($sides, fn (Length $side) => ! $side->isLessThan($total)) !== [];
+
+        return $comesOut && self::canReadOn($planning, $far, $larger) && array_filter($sides, fn (Length $side) => ! $isSame($side)) === [] ? $larger : $total;
     }
 
     private static function nearest(Band $band, Length $whole, Length $less, Length $more): Length
@@ -69,11 +113,6 @@ final readonly class AxisPlan
         $of = fn (Length $total): Length => $total->minus($whole)->plus($band->best);
 
         return $band->better($of($less), $of($more))->equals($of($less)) ? $less : $more;
-    }
-
-    private static function settingOf(Strip $strip): string
-    {
-        return $strip->setting;
     }
 
     private static function cutOf(Axis $axis): string
@@ -85,22 +124,43 @@ final readonly class AxisPlan
      * Each strip's score, read from the edge the first of them lies at.
      *
      * @param list<Strip> $strips
-     * @return Length the last reading
+     * @return list<array{Length, Length, MakeUp}> the reading, what it would be if no tool had steps, and what it is made of
      */
-    private static function counted(Planning $planning, string $piece, array $strips): Length
+    private static function counted(Planning $planning, string $piece, array $strips): array
     {
         $reading = $exact = Length::zero();
         $madeOf = MakeUp::of();
-        $score = $planning->tools->score;
+        $score = $planning->score();
+        $readings = [];
         foreach ($strips as $strip) {
             $need = $strip->need->figure();
-            $width = $strip->isContained ? Length::max($score->down($need), $score->size) : $score->up($need);
-            $rounded = $reading->plus($width);
-            $madeOf = $madeOf->and($strip->need->roundedTo($width));
+            // The reading falls on the step, whatever the one before it was.
+            $rounded = $strip->isContained
+                ? Length::max($score->down($reading->plus($need)), $score->up($reading->plus(Length::ofTicks(1))))
+                : $score->up($reading->plus($need));
+            $madeOf = $madeOf->and($strip->need->roundedTo($rounded->minus($reading)));
             $exact = $exact->plus($need);
-            $reading = $planning->set($piece, $strip->setting, ToolKind::ScoringBoard, $exact, $rounded, $madeOf)->at;
+            $reading = $planning->given($piece, $strip->setting) ?? $rounded;
+            $readings[] = [$reading, $exact, $madeOf];
         }
 
-        return $reading;
+        return $readings;
+    }
+
+    /**
+     * @param list<string> $names
+     * @param list<array{Length, Length, MakeUp}> $readings
+     */
+    private static function set(Planning $planning, string $piece, array $names, array $readings): void
+    {
+        foreach ($readings as $i => [$at, $exact, $madeOf]) {
+            $planning->set($piece, $names[$i], $planning->scorer, $exact, $at, $madeOf);
+        }
+    }
+
+    /** @param list<array{Length, Length, MakeUp}> $readings */
+    private static function last(array $readings): Length
+    {
+        return $readings === [] ? Length::zero() : $readings[count($readings) - 1][0];
     }
 }

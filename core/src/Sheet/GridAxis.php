@@ -6,6 +6,7 @@ namespace Gimbo\Core\Sheet;
 
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
@@ -16,7 +17,8 @@ use LogicException;
  * One direction of a sheet as its settings divide it: straight scores, and strips between them.
  *
  * A score is read from whichever edge it is counted from: the strips before the main one from the near edge (left or
- * bottom), those after it from the far edge. The main strip takes whatever is left between them.
+ * bottom), those after it from the far edge, or read on from the near one, where that falls on the step. The main strip takes
+ * whatever is left between them.
  */
 final readonly class GridAxis
 {
@@ -42,10 +44,11 @@ final readonly class GridAxis
     /**
      * @param list<Setting> $before from the near edge inwards
      * @param list<Setting> $after from the far edge inwards
+     * @param ?Step $readOn the scale on which those are read on from the near edge; null where they are read from the far one
      *
      * @throws NothingLeft where one setting was moved across another
      */
-    public function __construct(public Axis $axis, array $before, array $after, private Setting $cut)
+    public function __construct(public Axis $axis, array $before, array $after, private Setting $cut, ?Step $readOn = null)
     {
         [$near, $far, $name] = $axis === Axis::Width ? ['left', 'right', 'x'] : ['bottom', 'top', 'y'];
         $lines = count($before) + count($after);
@@ -56,7 +59,8 @@ final readonly class GridAxis
             $scores[] = Measure::of($setting, MeasureKind::Score, $axis, $near, [$name.($i + 1)]);
         }
         for ($i = count($after) - 1; $i >= 0; $i--) {
-            $scores[] = Measure::of($after[$i], MeasureKind::Score, $axis, $far, [$name.($lines - $i)]);
+            $score = Measure::of($after[$i], MeasureKind::Score, $axis, $far, [$name.($lines - $i)]);
+            $scores[] = $readOn === null ? $score : $score->readFrom($near, $cut->at, $readOn);
         }
         $outer = Length::zero()->plus(...$nearWidths, ...$farWidths);
         $this->widths = [...$nearWidths, $cut->at->minus($outer), ...array_reverse($farWidths)];

@@ -9,6 +9,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
@@ -16,6 +17,7 @@ use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Tool\Tools;
 
 /** On a punch board: one mark a side, p = H/√2 + d from one end, S − p = W/√2 + d from the other. */
 final readonly class PunchedSquare implements SheetPlan
@@ -24,8 +26,14 @@ final readonly class PunchedSquare implements SheetPlan
 
     private const SECOND = 'second-mark';
 
-    /** @param bool $isFromShortEnd which end of the side is the one that falls on the board's step */
-    private function __construct(private string $piece, private Length $notch, private bool $isFromShortEnd, private bool $isDeep, private Tips $tips)
+    /** So many steps of the trimmer are tried for a side from both of whose ends the marks can be read. */
+    private const MOST_TRIES = 64;
+
+    /**
+     * @param bool $isFromShortEnd which end of the side is the one that falls on the board's step
+     * @param ?Step $fromLeftOnly of a board whose ruler runs one way only
+     */
+    private function __construct(private string $piece, private Length $notch, private bool $isFromShortEnd, private bool $isDeep, private Tips $tips, private ?Step $fromLeftOnly)
     {
     }
 
@@ -43,23 +51,39 @@ final readonly class PunchedSquare implements SheetPlan
 
         // Either end of the side can be the one that falls on the board's step; the other end takes what is left.
         $exactGap = Length::atLeast(($depth?->figure()->toMillimetres() ?? 0.0) * M_SQRT2);
-        $gap = $tools->punch->up($exactGap);
         $mark = $planning->given($piece, self::MARK) ?? $tools->punch->up($short);
-        $side = $tools->cut->up($mark->plus($gap, $long));
+        $second = $tools->punch->up($mark->plus($exactGap));
+        $side = self::side($tools, $mark, $second, $long);
         $otherMark = $tools->punch->up($long);
-        $otherSide = $tools->cut->up($otherMark->plus($gap, $short));
+        $otherSecond = $tools->punch->up($otherMark->plus($exactGap));
+        $otherSide = self::side($tools, $otherMark, $otherSecond, $short);
         $isFromShortEnd = $planning->given($piece, self::MARK) !== null || ! $otherSide->isLessThan($side);
 
         $across = 1 / M_SQRT2;
-        [$side, $mark, $end, $exactMark] = $isFromShortEnd ? [$side, $mark, $high, $short] : [$otherSide, $otherMark, $wide, $long];
+        [$side, $mark, $second, $end, $exactMark] = $isFromShortEnd ? [$side, $mark, $second, $high, $short] : [$otherSide, $otherMark, $otherSecond, $wide, $long];
         $spread = $depth?->share(M_SQRT2) ?? MakeUp::of();
         $sideMadeOf = $wide->share($across)->and($high->share($across))->and($spread)->plus($seam, $seam);
         $planning->set($piece, TurnedLayout::SHEET, ToolKind::Trimmer, $short->plus($long, $exactGap), $side, $sideMadeOf);
         $first = $planning->set($piece, self::MARK, ToolKind::PunchBoard, $exactMark, $mark, $end->share($across)->plus($seam));
-        $depth === null || $planning->set($piece, self::SECOND, ToolKind::PunchBoard, $exactMark->plus($exactGap), $mark->plus($gap), $first->madeOf->and($spread->roundedTo($gap)));
+        $depth === null || $planning->set($piece, self::SECOND, ToolKind::PunchBoard, $exactMark->plus($exactGap), $second, $first->madeOf->and($spread->roundedTo($second->minus($first->at))));
         $square = self::square($planning->settings(), $piece, $tools->notch, $isFromShortEnd, $depth !== null);
 
-        return new self($piece, $tools->notch, $isFromShortEnd, $depth !== null, Tips::plan($planning, $piece, $square));
+        return new self($piece, $tools->notch, $isFromShortEnd, $depth !== null, Tips::plan($planning, $piece, $square), $tools->isReadFromLeftOnly ? $tools->punch : null);
+    }
+
+    /** As large as it must be; where the board's ruler runs one way only, so large that the marks also fall on its step from the other end. */
+    private static function side(Tools $tools, Length $mark, Length $second, Length $rest): Length
+    {
+        $least = $tools->cut->up($second->plus($rest));
+        $side = $least;
+        for ($tries = 0; $tools->isReadFromLeftOnly && $tries < self::MOST_TRIES; $tries++) {
+            if ($tools->punch->divides($side->minus($mark)) && $tools->punch->divides($side->minus($second))) {
+                return $side;
+            }
+            $side = $tools->cut->up($side->plus(Length::ofTicks(1)));
+        }
+
+        return $least;
     }
 
     public function settle(Settings $settings): TurnedLayout
@@ -107,12 +131,22 @@ final readonly class PunchedSquare implements SheetPlan
         $marks = [];
         foreach ($corners as $i => $flaps) {
             $from = $i % 2 === ($this->isFromShortEnd ? 0 : 1) ? 'left' : 'right';
-            $marks[] = Measure::of($settings->of($this->piece, self::MARK), MeasureKind::Punch, Axis::Edge, $from, $flaps, $i + 1);
-            if ($this->isDeep) {
-                $marks[] = Measure::of($settings->of($this->piece, self::SECOND), MeasureKind::Punch, Axis::Edge, $from, array_map(Flap::gusset(...), $flaps), $i + 1);
-            }
+            $marks[] = $this->mark($settings, self::MARK, $from, $flaps, $i + 1);
+            $this->isDeep && $marks[] = $this->mark($settings, self::SECOND, $from, array_map(Flap::gusset(...), $flaps), $i + 1);
         }
 
         return $marks;
+    }
+
+    /**
+     * Read from the left end where the board's ruler runs that way only.
+     *
+     * @param list<string> $creases
+     */
+    private function mark(Settings $settings, string $name, string $from, array $creases, int $side): Measure
+    {
+        $measure = Measure::of($settings->of($this->piece, $name), MeasureKind::Punch, Axis::Edge, $from, $creases, $side);
+
+        return $this->fromLeftOnly === null || $from === 'left' ? $measure : $measure->readFrom('left', $settings->of($this->piece, TurnedLayout::SHEET)->at, $this->fromLeftOnly);
     }
 }

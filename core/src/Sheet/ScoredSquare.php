@@ -10,6 +10,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
@@ -65,12 +66,13 @@ final readonly class ScoredSquare implements SheetPlan
     public static function plan(Planning $planning, string $piece, MakeUp $wide, MakeUp $high, Length $seam, ?MakeUp $depth = null): self
     {
         $tools = $planning->tools;
+        $score = self::scale($tools->score, $wide, $high, $depth);
         $faces = [self::SIDES => $wide, self::ENDS => $high];
-        $whole = array_map(fn (MakeUp $face) => $tools->score->up($face->figure()), $faces);
+        $whole = array_map(fn (MakeUp $face) => $score->up($face->figure()), $faces);
         // Of one step there is no smaller half.
-        $smaller = array_map(fn (Length $face) => Length::max($tools->score->down($face->timesNearest(1, 2)), $tools->score->size), $whole);
+        $smaller = array_map(fn (Length $face) => Length::max($score->down($face->timesNearest(1, 2)), $score->size), $whole);
         $larger = array_map(fn (string $folds) => Length::max($whole[$folds]->minus($smaller[$folds]), $smaller[$folds]), array_combine(array_keys($whole), array_keys($whole)));
-        $deep = $tools->score->up($depth?->figure() ?? Length::zero());
+        $deep = $score->up($depth?->figure() ?? Length::zero());
         $exactDiagonal = $wide->figure()->plus($high->figure(), ($depth?->figure() ?? Length::zero())->times(2));
         $exact = Length::atLeast($exactDiagonal->toMillimetres() / M_SQRT2)->plus($seam->times(2));
         $sideFor = fn (Length $diagonal, Length $seam): Length => $tools->cut->up(Length::atLeast($diagonal->toMillimetres() / M_SQRT2)->plus($seam->times(2)));
@@ -86,7 +88,7 @@ final readonly class ScoredSquare implements SheetPlan
             $wide->share($across)->and($high->share($across))->and($depth?->share(M_SQRT2) ?? MakeUp::of())->plus(new Term(TermKind::Seam, $seam->times(2))),
         )->at;
         $half = Length::nearestTo($side->toMillimetres() / M_SQRT2);
-        $middle = $tools->score->up($half);
+        $middle = $score->up($half);
         $halves = [];
         foreach ($faces as $folds => $face) {
             $second = $halves[$folds] = self::second($planning, $smaller[$folds], $larger[$folds], $middle->plus($larger[$folds], $deep));
@@ -101,7 +103,7 @@ final readonly class ScoredSquare implements SheetPlan
     /** @param Length $furthest the furthest reading if both folds are read from one corner */
     private static function second(Planning $planning, Length $smaller, Length $larger, Length $furthest): HalfFold
     {
-        $reach = $planning->tools->reach;
+        $reach = $planning->tools->reachOf(ToolKind::ScoringBoard);
 
         return match (true) {
             $smaller->equals($larger) => HalfFold::Alike,
@@ -122,6 +124,16 @@ final readonly class ScoredSquare implements SheetPlan
             $planning->set($piece, $flaps, ToolKind::ScoringBoard, $outer->figure(), $at->plus($deep->times($way)), $outer);
         }
         $planning->set($piece, $folds, ToolKind::ScoringBoard, $madeOf->figure(), $at, $madeOf);
+    }
+
+    /** All readings of a square are on one scale: where the board has two, on the one that makes less of the face. */
+    private static function scale(Step $score, MakeUp $wide, MakeUp $high, ?MakeUp $depth): Step
+    {
+        $scales = $score->scales();
+        $diagonal = fn (Step $scale): int => $scale->up($wide->figure())->plus($scale->up($high->figure()), $scale->up($depth?->figure() ?? Length::zero())->times(2))->ticks;
+        usort($scales, fn (Step $a, Step $b) => $diagonal($a) <=> $diagonal($b));
+
+        return $scales[0];
     }
 
     public function settle(Settings $settings): TurnedLayout

@@ -144,8 +144,9 @@ final class MissedTest extends TestCase
                     }
                     $missed = $sizing->missed($spec, $piece->id, $i, $at);
                     foreach ($missed->rescues as $rescue) {
-                        $given = array_map(fn ($setting) => $setting->at, array_filter($plan->with($piece->id, $measure->setting, $missed->at)->settings->all, fn ($setting) => self::isCut($planned, $setting->piece, $piece->id)));
-                        $asItIs = count($planned->pieces) === 1 ? $plan->with($piece->id, $measure->setting, $missed->at) : $sizing->plan($plan->request, $given);
+                        $really = $measure->across?->minus($missed->at) ?? $missed->at;
+                        $given = array_map(fn ($setting) => $setting->at, array_filter($plan->with($piece->id, $measure->setting, $really)->settings->all, fn ($setting) => self::isCut($planned, $setting->piece, $piece->id)));
+                        $asItIs = count($planned->pieces) === 1 ? $plan->with($piece->id, $measure->setting, $really) : $sizing->plan($plan->request, $given);
                         $saved = $sizing->settle($asItIs->with($piece->id, $rescue->setting->name, $rescue->to));
                         $left = Deviations::gone($planned, $saved);
                         self::assertNotSame(Verdict::Bad, Missed::verdict($left));

@@ -89,7 +89,16 @@ final class PracticeTest extends TestCase
             self::assertSame([LengthParser::parse($width)->ticks, LengthParser::parse($height)->ticks], [$piece->sheet->width->ticks, $piece->sheet->height->ticks], $id);
             $found = [];
             foreach ($piece->measures as $measure) {
-                $measure->kind === MeasureKind::Cut || $found[] = "$measure->from {$measure->at->ticks}";
+                if ($measure->kind === MeasureKind::Cut) {
+                    continue;
+                }
+                $found[] = "$measure->from {$measure->at->ticks}";
+                // The same line from the other edge: makers read from either.
+                [$other, $across] = match ($measure->from) {
+                    'left' => ['right', $piece->sheet->width], 'right' => ['left', $piece->sheet->width],
+                    'top' => ['bottom', $piece->sheet->height], default => ['top', $piece->sheet->height],
+                };
+                $measure->kind === MeasureKind::Score && $found[] = "$other {$across->minus($measure->at)->ticks}";
             }
             foreach ($readings as $reading) {
                 [$from, $at] = explode(' ', $reading, 2);

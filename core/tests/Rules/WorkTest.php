@@ -33,8 +33,8 @@ final class WorkTest extends TestCase
     public function test_letter_and_z_folds_and_their_layers(): void
     {
         $letter = self::sized(['make' => 'folded-card', 'options' => ['fold' => 'letter']] + self::CARD);
-        // 150 − 1 − 0.3 = 148.7, scored at 148; the panel over it at 150 from the other end, the back what is left of 448.
-        self::assertSame([148.0, 150.0], array_values(array_filter(array_map(fn ($m) => $m->kind->value === 'score' ? $m->at->toMillimetres() : null, $letter->pieces[0]->measures))));
+        // 150 − 1 − 0.3 = 148.7, scored at 148; the panel over it 150 wide, read on at 298; the back what is left of 448.
+        self::assertSame([148.0, 298.0], array_values(array_filter(array_map(fn ($m) => $m->kind->value === 'score' ? $m->at->toMillimetres() : null, $letter->pieces[0]->measures))));
         self::assertSame(448.0, $letter->pieces[0]->sheet->width->toMillimetres());
         self::assertSame(['back', 'front', 'flap'], self::layers($letter));
         self::assertSame(['front', 'back', 'flap'], self::layers(self::sized(['make' => 'folded-card', 'options' => ['fold' => 'z']] + self::CARD)));

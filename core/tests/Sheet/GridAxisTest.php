@@ -9,6 +9,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\Planning;
@@ -47,11 +48,17 @@ final class GridAxisTest extends TestCase
     public function test_scores_are_read_from_the_edge_they_are_counted_from(): void
     {
         $wall = [Strip::atLeast('s1', self::mm(10)), Strip::atLeast('s2', self::mm(20))];
-        $axis = self::axis($wall, self::mm(100), $wall);
-        $read = array_map(fn (Measure $score) => [$score->from, $score->at->toMillimetres(), $score->creases], $axis->scores);
+        $read = fn (GridAxis $axis): array => array_map(fn (Measure $score) => [$score->from, $score->at->toMillimetres(), $score->creases], $axis->scores);
+        $axis = self::axis($wall, self::mm(100), $wall, isAlike: true);
         self::assertSame([
             ['left', 10.0, ['x1']], ['left', 30.0, ['x2']], ['right', 30.0, ['x3']], ['right', 10.0, ['x4']],
-        ], $read);
+        ], $read($axis));
+        // Where the edges are not all alike they are read on: the same lines, one edge at the fence.
+        $on = self::axis($wall, self::mm(100), $wall);
+        self::assertSame([
+            ['left', 10.0, ['x1']], ['left', 30.0, ['x2']], ['left', 130.0, ['x3']], ['left', 150.0, ['x4']],
+        ], $read($on));
+        self::assertSame($axis->edges, $on->edges);
         self::assertSame([0.0, 10.0, 30.0, 130.0, 150.0, 160.0], array_map($axis->edge(...), range(0, 5)));
     }
 
@@ -65,7 +72,7 @@ final class GridAxisTest extends TestCase
     public function test_a_sheet_is_scored_edge_by_edge_as_it_is_turned(): void
     {
         $wall = [Strip::atLeast('s1', self::mm(10)), Strip::atLeast('s2', self::mm(10))];
-        $sheet = new GridSheet(self::axis($wall, self::mm(100), $wall), self::axis($wall, self::mm(60), $wall, axis: Axis::Height));
+        $sheet = new GridSheet(self::axis($wall, self::mm(100), $wall, isAlike: true), self::axis($wall, self::mm(60), $wall, axis: Axis::Height, isAlike: true));
         $order = array_map(fn (Measure $measure) => "{$measure->kind->value} $measure->from {$measure->at->toMillimetres()}", $sheet->measures());
         self::assertSame([
             'cut left 140', 'cut top 100', 'score left 10', 'score left 20', 'score bottom 10', 'score bottom 20',
@@ -86,28 +93,48 @@ final class GridAxisTest extends TestCase
     {
         $planning = new Planning(Tools::usual(System::Metric), ['box/walls' => Length::mm(225, 10)]);
         $wall = [Strip::atLeast('walls', self::mm(20))];
-        $plan = AxisPlan::of($planning, 'box', Axis::Width, $wall, self::mm(100), $wall);
+        $plan = AxisPlan::of($planning, 'box', Axis::Width, $wall, self::mm(100), $wall, isAlike: true);
         self::assertSame([22.5, 100.0, 22.5], self::widths($plan->settle($planning->settings())));
         $free = new Planning(Tools::usual(System::Metric));
-        $plan = AxisPlan::of($free, 'box', Axis::Width, $wall, self::mm(100), $wall);
+        $plan = AxisPlan::of($free, 'box', Axis::Width, $wall, self::mm(100), $wall, isAlike: true);
         self::assertSame([22.5, 95.0, 22.5], self::widths($plan->settle($free->settings()->with('box', 'walls', Length::mm(225, 10)))));
+    }
+
+    /** A sixteenth more puts the far score on an eighth from the near edge: taken, unless the sheet then comes out of the paper less often. */
+    public function test_a_sheet_a_step_larger_saves_a_turn_where_it_costs_no_share_of_the_paper(): void
+    {
+        $paper = fn (?int $wide): ?Rectangle => $wide === null ? null : new Rectangle(Length::inches($wide), Length::inches($wide));
+        $total = function (int $mainSixteenths, ?Rectangle $paper): float {
+            $planning = new Planning(Tools::usual(System::Imperial), paper: $paper);
+            $inches = fn (int $eighths): array => [Strip::atLeast("s$eighths", MakeUp::of(new Term(TermKind::Flap, Length::inches($eighths, 8))))];
+
+            return AxisPlan::of($planning, 'piece', Axis::Width, $inches(8), MakeUp::of(new Term(TermKind::Flap, Length::inches($mainSixteenths, 16))), $inches(10))->settle($planning->settings())->total->toInches();
+        };
+        // 1 and 1 1/4 beside 3 9/16: 5 13/16, or 5 7/8; twice out of 12 either way. Out of 5 13/16 it would no longer come at all.
+        self::assertSame(5.875, $total(57, $paper(12)));
+        self::assertSame(5.8125, $total(57, new Rectangle(Length::inches(93, 16), Length::inches(93, 16))));
+        // Beside 3 3/4 and a sixteenth: 6 1/16, once out of 12; 6 1/8 as often. Out of 12 1/8 the one comes twice, the other once.
+        self::assertSame(6.125, $total(61, $paper(12)));
+        self::assertSame(6.0625, $total(61, new Rectangle(Length::inches(97, 8), Length::inches(97, 8))));
+        // On the eighth already: nothing to save.
+        self::assertSame(6.0, $total(60, $paper(12)));
     }
 
     public function test_two_figures_of_one_name_are_misuse(): void
     {
         $this->expectException(LogicException::class);
-        self::axis([Strip::atLeast('walls', self::mm(20))], self::mm(100), [Strip::atLeast('walls', self::mm(30))]);
+        self::axis([Strip::atLeast('walls', self::mm(20))], self::mm(100), [Strip::atLeast('walls', self::mm(30))], isAlike: true);
     }
 
     /**
      * @param list<Strip> $before
      * @param list<Strip> $after
      */
-    private static function axis(array $before, MakeUp $main, array $after, bool $isContained = false, Axis $axis = Axis::Width): GridAxis
+    private static function axis(array $before, MakeUp $main, array $after, bool $isContained = false, Axis $axis = Axis::Width, bool $isAlike = false): GridAxis
     {
         $planning = new Planning(Tools::usual(System::Metric));
 
-        return AxisPlan::of($planning, 'piece', $axis, $before, $main, $after, $isContained)->settle($planning->settings());
+        return AxisPlan::of($planning, 'piece', $axis, $before, $main, $after, $isContained, isAlike: $isAlike)->settle($planning->settings());
     }
 
     private static function mm(int $numerator, int $denominator = 1): MakeUp

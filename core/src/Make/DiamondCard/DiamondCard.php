@@ -41,7 +41,6 @@ use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Tool\ToolKind;
 
 /**
  * Two diamonds that close over the front. Sheet 4a × h, closes to 2a × h; six creases meet at each diamond's inner tip.
@@ -89,9 +88,9 @@ final readonly class DiamondCard implements Make
      */
     public function plan(SizingRequest $request, Planning $planning): Plan
     {
-        $double = Step::of($planning->tools->score->size->times(2));
         $quarter = CardSize::part($request, Dimension::Width, 1, 2);
-        $a = Length::max($double->down($quarter->figure()), $double->size);
+        $doubles = Step::either(...array_map(fn (Step $scale) => Step::of($scale->size->times(2), $scale->unit), $planning->score()->scales()));
+        $a = Length::max($doubles->down($quarter->figure()), $doubles->size);
         $half = $a->timesNearest(1, 2);
         $strips = [
             Strip::atMost('outer', $quarter->roundedTo($a)),
@@ -101,7 +100,7 @@ final readonly class DiamondCard implements Make
             AxisPlan::of($planning, self::PIECE, Axis::Width, $strips, MakeUp::of(new Term(TermKind::HalfPanel, $a)), $strips, isContained: true),
             AxisPlan::of($planning, self::PIECE, Axis::Height, [], CardSize::part($request, Dimension::Height), [], isContained: true),
         );
-        $planning->set(self::PIECE, self::MARK, ToolKind::ScoringBoard, $quarter->figure()->timesNearest(1, 2), $half, MakeUp::of(new Term(TermKind::HalfPanel, $half, null, $a)));
+        $planning->set(self::PIECE, self::MARK, $planning->scorer, $quarter->figure()->timesNearest(1, 2), $half, MakeUp::of(new Term(TermKind::HalfPanel, $half, null, $a)));
 
         return new Plan($request, $planning->settings(), [self::PIECE => $sheet]);
     }
@@ -154,8 +153,8 @@ final readonly class DiamondCard implements Make
 
         return [
             ...GridWork::cutAndScore($piece),
-            new WorkStep(Deed::Mark, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
-            new WorkStep(Deed::ScoreSlants, $piece->id, with: ToolKind::ScoringBoard, measures: $marks),
+            new WorkStep(Deed::Mark, $piece->id, with: $piece->measures[$marks[0]]->tool, measures: $marks),
+            new WorkStep(Deed::ScoreSlants, $piece->id, with: $piece->measures[$marks[0]]->tool, measures: $marks),
             new WorkStep(Deed::CutOut, $piece->id, faces: ['left-diamond', 'right-diamond']),
             new WorkStep(Deed::Fold, $piece->id, faces: ['left-diamond', 'right-diamond'], onto: 'middle', advice: ['mountains-straight-valleys-slanted']),
         ];

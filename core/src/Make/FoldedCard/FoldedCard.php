@@ -200,11 +200,11 @@ final readonly class FoldedCard implements Make
     /** The outer panels of a Z, no wider than that what they stand out on both sides of the back, as it will really be, is still what was asked. */
     private static function outer(Planning $planning, MakeUp $whole): MakeUp
     {
-        [$score, $cut, $asked] = [$planning->tools->score, $planning->tools->cut, $whole->figure()];
+        [$score, $cut, $asked] = [$planning->score(), $planning->tools->cut, $whole->figure()];
         $panel = Length::max($score->down($asked), $score->size);
         $closes = fn (Length $panel): Length => $panel->times(4)->minus($cut->down($panel->times(2)->plus($asked)));
         while ($panel->isMoreThan($score->size) && $closes($panel)->isMoreThan($asked)) {
-            $panel = $panel->minus($score->size);
+            $panel = $score->down($panel->minus(Length::ofTicks(1)));
         }
 
         return $whole->roundedTo($panel);
@@ -213,12 +213,12 @@ final readonly class FoldedCard implements Make
     /** As narrow as it must be beside the back as it will really be, that takes what the trimmer leaves. */
     private static function inner(Planning $planning, MakeUp $whole, SizingRequest $request): MakeUp
     {
-        [$score, $cut] = [$planning->tools->score, $planning->tools->cut];
+        [$score, $cut] = [$planning->score(), $planning->tools->cut];
         $outer = Length::max($score->down($whole->figure()), $score->size);
         $inner = Length::max($score->down($outer->minus(self::margin($request))), $score->size);
         $back = fn (Length $inner): Length => $cut->down($inner->plus($outer, $whole->figure()))->minus($inner)->minus($outer);
         while ($inner->isMoreThan($score->size) && $back($inner)->minus($inner)->isLessThan(self::margin($request))) {
-            $inner = $inner->minus($score->size);
+            $inner = $score->down($inner->minus(Length::ofTicks(1)));
         }
 
         return $whole->plus(new Term(TermKind::Margin, Length::mm(-1)), new Term(TermKind::Paper, $request->paper->caliper->times(-1)))->roundedTo($inner);

@@ -344,7 +344,7 @@ final readonly class NoteWallet implements Make
         $after = $isThin
             ? [Strip::atLeast('strap-flap', self::flap(Length::max($over, $thick->plus(self::strapReach()))))]
             : [Strip::atLeast('strap-flap', self::flap($over)), Strip::atLeast('strap-side', MakeUp::of(new Term(TermKind::Thickness, $thick, Dimension::Depth)))];
-        $body = $cover->minus($planning->tools->score->up($after[0]->need->figure()));
+        $body = $cover->minus($planning->score()->up($after[0]->need->figure()));
 
         return new GridPlan(
             AxisPlan::of($planning, self::STRAP, Axis::Width, [], MakeUp::of(new Term(TermKind::Face, Length::max($body, $cover->timesNearest(1, 2)))), $after),

@@ -39,7 +39,7 @@ final class RailCut
         $reading = fn (float $other): Length => Length::nearestTo($along * $other / hypot($along, $other));
         $exact = $reading($wanted);
         $set = Length::min(
-            $step->down($exact->plus($step->size->timesNearest(1, 2))),
+            $step->nearest($exact),
             $step->down($reading($edge * self::MOST_OF_EDGE)),
             $step->down(Length::atMost($along * self::MOST_OF_RAIL)),
         );

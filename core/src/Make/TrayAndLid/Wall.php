@@ -86,8 +86,8 @@ final readonly class Wall
         $strips = $this->isDoubled ? [$this->hems($planning, $request, $height), $walls] : [$walls];
 
         return new GridPlan(
-            AxisPlan::of($planning, $piece, Axis::Width, $strips, $length, $strips, band: $play),
-            AxisPlan::of($planning, $piece, Axis::Height, $strips, $width, $strips, band: $play),
+            AxisPlan::of($planning, $piece, Axis::Width, $strips, $length, $strips, band: $play, isAlike: true),
+            AxisPlan::of($planning, $piece, Axis::Height, $strips, $width, $strips, band: $play, isAlike: true),
         );
     }
 
@@ -98,7 +98,7 @@ final readonly class Wall
             return Strip::atLeast('hems', $height);
         }
         $shorter = self::hemShorterBy($request);
-        $wall = $planning->tools->score->up($height->figure());
+        $wall = $planning->score()->up($height->figure());
 
         return Strip::atMost('hems', MakeUp::of(new Term(TermKind::Wall, $wall), ...array_map(fn (Term $term) => new Term($term->kind, $term->amount->times(-1)), $shorter->terms)));
     }
