@@ -57,7 +57,7 @@ final readonly class Handout
             'materials' => $this->materials($own),
             'cuttingList' => array_map(fn (Piece $piece) => [
                 'name' => $this->pieceName($piece->id), 'count' => $piece->count,
-                'sizes' => array_map(fn (Design $design) => self::size($design->piece($piece->id) ?? $piece, $design), $both),
+                'sizes' => array_map(fn (Design $design) => self::size($design->piece($piece->id) ?? $piece), $both),
             ], $own->pieces),
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
             'measures' => $this->measures($both),
@@ -181,7 +181,7 @@ final readonly class Handout
         foreach ($pair as $i => $row) {
             if ($row !== null) {
                 $notes[$i] = $this->note($row, $pieces[$i]);
-                $figures[$i] = self::figure(LengthFormatter::for($both[$i]->request->system)->marked($pieces[$i]->measures[$row->measures[0]]->at));
+                $figures[$i] = self::figure($pieces[$i]->measures[$row->measures[0]]->text());
             }
         }
         $row = $pair[0] ?? $pair[1];
@@ -242,28 +242,40 @@ final readonly class Handout
     private function says(WorkStep $step, Piece $piece, Design $design): string
     {
         $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
-        $words = LengthFormatter::for($design->request->system);
         $slots = ['{faces}' => e($this->words->listed($this->faceNames($step->faces)))];
         if ($step->do === Deed::Cut) {
-            [$width, $height] = self::sides($piece->sheet->width, $piece->sheet->height, $design);
+            [$width, $height] = self::oneUnit(array_values($piece->figures->cutText()));
             $slots += ['{width}' => "<b>$width</b>", '{height}' => "<b>$height</b>"];
         }
         if ($measure !== null) {
-            $slots += ['{at}' => '<b>'.self::figure($words->marked($measure->at)).'</b>', '{from}' => e($this->from($measure))];
-            $slots += $measure->groove === null ? [] : ['{groove}' => self::figure($words->marked($measure->groove))];
+            $slots += ['{at}' => '<b>'.self::figure($measure->text()).'</b>', '{from}' => e($this->from($measure))];
+            $slots += $measure->groove === null ? [] : ['{groove}' => self::figure($measure->text($measure->groove))];
         }
 
         $keys = array_map(fn (string $own) => "step.{$step->do->value}.$own", [$measure->axis->value ?? '', $step->piece]);
         $own = array_values(array_filter($keys, $this->words->has(...)));
 
-        return strtr(e($this->words->sentence($own[0] ?? "step.{$step->do->value}")), $slots);
+        return strtr(e($this->words->sentence($own[0] ?? "step.{$step->do->value}").$this->blade($step, $piece)), $slots);
+    }
+
+    /** Which of the trimmer's blades a step takes, where the piece is made with both. */
+    private function blade(WorkStep $step, Piece $piece): string
+    {
+        $hasBoth = in_array(ToolKind::TrimmerScore, array_column($piece->measures, 'tool'), true);
+
+        return match (true) {
+            ! $hasBoth => '',
+            $step->with === ToolKind::TrimmerScore => $this->words->sentence('step.blade.score'),
+            $step->do === Deed::Cut => $this->words->sentence('step.blade.cut'),
+            default => '',
+        };
     }
 
     /** What the same step is set to in the other system, and from where, if that is another end. */
     private function otherFigure(WorkStep $step, Piece $piece, ?Piece $twin, Design $other): string
     {
         if ($step->do === Deed::Cut) {
-            return $twin === null ? '' : self::size($twin, $other);
+            return $twin === null ? '' : self::size($twin);
         }
         $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
         // The line that is the same in both: it may be read from another end, and come at another place in the order.
@@ -274,7 +286,7 @@ final readonly class Handout
             return '';
         }
 
-        return self::figure(LengthFormatter::for($other->request->system)->marked($its->at))
+        return self::figure($its->text())
             .($its->from === $measure->from ? '' : '<br><small>'.e($this->from($its)).'</small>');
     }
 
@@ -312,9 +324,9 @@ final readonly class Handout
             : $this->words->sentence('piece.'.preg_replace('/-\d+$/', '', $id)).' '.preg_replace('/^.*-(\d+)$/', '$1', $id);
     }
 
-    private static function size(Piece $piece, Design $design): string
+    private static function size(Piece $piece): string
     {
-        return self::pair($piece->sheet->width, $piece->sheet->height, $design);
+        return implode(' × ', self::oneUnit(array_values($piece->figures->cutText())));
     }
 
     private static function pair(Length $width, Length $height, Design $design): string
@@ -337,8 +349,10 @@ final readonly class Handout
     private static function oneUnit(array $lengths): array
     {
         $last = array_key_last($lengths);
+        $unit = fn (string $text): string => (string) preg_replace('/^.* /', '', $text);
+        $isOne = count(array_unique(array_map($unit, $lengths))) === 1;
 
-        return array_map(fn (string $text, int $i) => self::figure($i === $last ? $text : (string) preg_replace('/ [a-z]+$/', '', $text)), $lengths, array_keys($lengths));
+        return array_map(fn (string $text, int $i) => self::figure($i === $last || ! $isOne ? $text : (string) preg_replace('/ [a-z]+$/', '', $text)), $lengths, array_keys($lengths));
     }
 
     /** A length as HTML, its fraction set as one. */

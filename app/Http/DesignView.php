@@ -97,7 +97,7 @@ final readonly class DesignView
     private function choices(Sized $sized): array
     {
         $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value, '/closure' => $sized->request->closure->value];
-        foreach (['/paper/name', '/paper/colour', '/tools/name'] as $at) {
+        foreach (['/paper/name', '/paper/colour', '/tools/name', '/tools/readings'] as $at) {
             [, $part, $field] = explode('/', $at);
             $value = ((array) ($sized->request->spec[$part] ?? []))[$field] ?? null;
             is_string($value) && $choices[$at] = $value;

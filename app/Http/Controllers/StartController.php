@@ -9,7 +9,6 @@ use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Fit\Fit;
-use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
@@ -31,12 +30,10 @@ final class StartController
         $starts = [];
         foreach ($sizing->makes->ids() as $make) {
             $design = $sizing->size(['make' => $make] + $spec);
-            $words = LengthFormatter::for($design->request->system);
-            $sheet = $design->pieces[0]->sheet;
             $starts[] = [
                 'make' => $make,
                 'picture' => StillWriter::write($design),
-                'sheet' => ['width' => $words->text($sheet->width), 'height' => $words->text($sheet->height)],
+                'sheet' => $design->pieces[0]->figures->cutText(),
                 'pieces' => count($design->pieces),
                 'fits' => array_filter($design->fits, fn (Fit $fit) => ! $fit->isOk()) === [],
             ];

@@ -20,12 +20,11 @@ final class CuttingList
         assert($file !== false);
         fputcsv($file, self::COLUMNS, escape: '', eol: "\r\n");
         foreach ($designs as [$name, $design]) {
-            $words = LengthFormatter::for($design->request->system);
             $metric = LengthFormatter::for(System::Metric);
             foreach ($design->pieces as $piece) {
-                $sheet = $piece->sheet;
+                [$sheet, $cut] = [$piece->sheet, $piece->figures->cutText()];
                 fputcsv($file, [
-                    $name, $piece->id, (string) $piece->count, $words->marked($sheet->width), $words->marked($sheet->height),
+                    $name, $piece->id, (string) $piece->count, $cut['width'], $cut['height'],
                     rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
                 ], escape: '', eol: "\r\n");
             }

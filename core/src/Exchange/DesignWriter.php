@@ -43,7 +43,7 @@ final class DesignWriter
 
     private readonly LengthFormatter $words;
 
-    /** @var array<int, list<Json>> what figures are made of, by their make-up: readings of one setting share it */
+    /** @var array<string, list<Json>> what figures are made of, by their make-up and unit: readings of one setting share it */
     private array $madeOf = [];
 
     private function __construct(private readonly Design $design, private readonly Detail $detail)
@@ -104,7 +104,7 @@ final class DesignWriter
         return [
             'id' => $piece->id,
             'count' => $piece->count,
-            'sheet' => $this->rectangle($piece->sheet),
+            'sheet' => ['text' => $piece->figures->cutText()] + $this->rectangle($piece->sheet),
             'exact' => ['sheet' => $this->rectangle($piece->exact)],
             'sheetMadeOf' => $this->madeOf($piece->sheetMadeOf),
             'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece, $creases), $piece->measures),
@@ -145,12 +145,13 @@ final class DesignWriter
             'from' => $measure->from,
             'at' => self::mm($measure->at),
             'text' => $measure->text(),
+            'setting' => $measure->setting,
             'scale' => ['step' => self::mm($measure->scale->size), 'unit' => $measure->scale->unit->value],
             'standoff' => self::mm($measure->standoff ?? Length::zero()),
             'groove' => $measure->groove === null ? null : ['at' => self::mm($measure->groove), 'text' => $measure->text($measure->groove)],
             'side' => $measure->side,
             'corner' => $measure->rail === null ? null : self::point($measure->rail->corner),
-            'madeOf' => $this->madeOf($measure->madeOf),
+            'madeOf' => $this->madeOf($measure->madeOf, LengthFormatter::in($measure->scale->unit)),
         ] + ($this->detail === Detail::Figures ? [] : ['edges' => self::edges($measure, $piece, $creases)]);
     }
 
@@ -224,14 +225,16 @@ final class DesignWriter
     }
 
     /** @return list<Json> */
-    private function madeOf(MakeUp $madeOf): array
+    private function madeOf(MakeUp $madeOf, ?LengthFormatter $in = null): array
     {
-        return $this->madeOf[spl_object_id($madeOf)] ??= array_map(fn (Term $term) => [
+        $words = $in ?? $this->words;
+
+        return $this->madeOf[spl_object_id($madeOf).$words->unit()->value] ??= array_map(fn (Term $term) => [
             'kind' => $term->kind->value,
             'dimension' => $term->dimension?->value,
             'amount' => self::mm($term->amount),
-            'text' => $this->words->marked($term->amount),
-            'whole' => $term->whole === null ? null : $this->words->marked($term->whole),
+            'text' => $words->marked($term->amount),
+            'whole' => $term->whole === null ? null : $words->marked($term->whole),
         ], $madeOf->terms);
     }
 

@@ -6,8 +6,10 @@ namespace Gimbo\Core\Figure;
 
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\TurnedLayout;
 
@@ -37,6 +39,21 @@ final readonly class PieceFigures
     public static function ofGrid(string $id, GridSheet $grid, array $more = [], int $count = 1): self
     {
         return new self($id, $count, $grid->sheet(), $grid->exact(), $grid->columns->madeOf, $grid->rows->madeOf, [...$grid->measures(), ...$more], Lie::Square, $grid);
+    }
+
+    /**
+     * How the sheet's sides read on the trimmer's scale, or scales.
+     *
+     * @return array{width: string, height: string}
+     */
+    public function cutText(): array
+    {
+        $cuts = [];
+        foreach ($this->measures as $measure) {
+            $measure->kind === MeasureKind::Cut && $cuts[$measure->axis->value] = $measure->text();
+        }
+
+        return ['width' => $cuts[Axis::Width->value] ?? '', 'height' => $cuts[Axis::Height->value] ?? ''];
     }
 
     /** @param list<Measure> $measures those of the layout that are set */

@@ -11,6 +11,7 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Measure\StepText;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Measure\WrittenLength;
@@ -84,16 +85,19 @@ final readonly class EntryReader
     /** @return Entry a step nobody gave is the usual one of the system */
     private function tools(): array
     {
-        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'punch', 'notch', 'reach']);
+        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'trimmerScore', 'punch', 'notch', 'reach', 'slant', 'reads']);
         $usual = Tools::usual($this->system);
         $words = LengthFormatter::in($this->unit);
 
         return [
-            'cut' => $this->length('/cut') ?? $words->text($usual->cut->size),
-            'score' => $this->length('/score') ?? $words->text($usual->score->size),
-            'punch' => $this->length('/punch') ?? $words->text($usual->punch->size),
+            'cut' => $this->steps('/cut') ?? $words->text($usual->cut->size),
+            'score' => $this->steps('/score') ?? $words->text($usual->score->size),
+            'trimmerScore' => $this->steps('/trimmerScore'),
+            'punch' => $this->steps('/punch') ?? $words->text($usual->punch->size),
             'notch' => $this->length('/notch') ?? $words->text($usual->notch),
             'reach' => $this->length('/reach'),
+            'slant' => $this->length('/slant'),
+            'reads' => $this->in->choice('/reads', ['both', 'left'], 'both'),
         ];
     }
 
@@ -148,7 +152,24 @@ final readonly class EntryReader
      */
     private function length(string $at, ?Unit $unit = null, ?Closure $read = null): ?string
     {
+        return $this->written($at, $this->in->get($at), $unit, $read);
+    }
+
+    /** What a tool can be set to: one step, or both of its scales; null where nothing was typed. */
+    private function steps(string $at): ?string
+    {
         $typed = $this->in->get($at);
+        $scales = is_string($typed) ? StepText::split($typed) : [];
+        if (count($scales) <= 1) {
+            return $this->length($at);
+        }
+
+        return StepText::join(array_values(array_filter(array_map(fn (string $scale) => $this->written($at, $scale), $scales))));
+    }
+
+    /** @param ?Closure(string, ?Unit): WrittenLength $read how it is written; else as LengthParser reads */
+    private function written(string $at, mixed $typed, ?Unit $unit = null, ?Closure $read = null): ?string
+    {
         if ($typed === null || $typed === '') {
             return null;
         }

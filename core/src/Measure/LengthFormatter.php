@@ -27,6 +27,11 @@ final readonly class LengthFormatter
         $this->ticksPerUnit = $unit->ticks();
     }
 
+    public function unit(): Unit
+    {
+        return $this->unit;
+    }
+
     public static function in(Unit $unit): self
     {
         return new self($unit);

@@ -8,6 +8,7 @@ use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Measure\StepText;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 
@@ -69,7 +70,7 @@ final readonly class Fields
         }
         $fields = [];
         foreach ($rows as [$at, $value, $step, $mayBeZero]) {
-            $given = preg_match('~^/tools/[a-z-]+$~', $at) === 1 && $at !== '/tools/notch' ? implode(', ', ToolFields::written($in->get($at))) ?: null : $in->get($at);
+            $given = preg_match('~^/tools/[a-z-]+$~', $at) === 1 && $at !== '/tools/notch' ? StepText::join(ToolFields::written($in->get($at))) ?: null : $in->get($at);
             $fields[$at] = new Field($at, $value, $step, $isLayered && $at === '/holds/thickness' ? Unit::Millimetre : self::unit($given, $at, $request->system), $given !== null, $mayBeZero, is_string($given) ? $given : null);
         }
 

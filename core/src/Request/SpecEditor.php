@@ -9,6 +9,7 @@ use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Measure\StepText;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Paper\CaliperText;
@@ -32,6 +33,9 @@ final class SpecEditor
 
     /** What a tool can be set to: on one scale, or on two. */
     private const STEPS = '~^/tools/(cut|score|trimmer-score|punch)$~';
+
+    /** What else is said of a tool than its steps. */
+    private const OF_TOOL = '~^/tools/(cut|score|trimmer-score|punch)/(reach|notch|reads)$~';
 
     /** Tools or a paper set otherwise than they were kept are no longer those of that name. */
     private const NAMED = ['/tools/name' => '~^/tools/~', '/paper/name' => '~^/paper/(caliper|grammage)$~'];
@@ -68,6 +72,9 @@ final class SpecEditor
             }
             $unit = self::unitOf($fields[$change->at] ?? null, $request->system);
             $to = preg_match(self::STEPS, $change->at) === 1 ? self::steps($spec, $change, $unit) : self::meant($change, $unit, isset($fields[$change->at]));
+            if (preg_match(self::OF_TOOL, $change->at, $of) === 1) {
+                [$change, $to] = [Change::set("/tools/$of[1]", null), ToolFields::told((new FieldReader($spec))->get("/tools/$of[1]"), $of[2], $to)];
+            }
             $spec = self::with($spec, [$change->at => $to]);
         }
 
@@ -158,7 +165,7 @@ final class SpecEditor
             return $change->to;
         }
         $tool = (new FieldReader($spec))->get($change->at);
-        $typed = $change->to === null ? [] : ToolFields::split($change->to);
+        $typed = $change->to === null ? [] : StepText::split($change->to);
         $scales = array_map(fn (string $one) => self::meant(Change::set($change->at, $one), $unit, true), $typed === [] && $change->to !== null ? [$change->to] : $typed);
 
         return ToolFields::rewritten($tool, array_values(array_filter($scales, is_string(...))));

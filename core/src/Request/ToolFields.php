@@ -93,10 +93,20 @@ final class ToolFields
         return $said + $rest;
     }
 
-    /** @return list<string> what was typed for each scale */
-    public static function split(string $typed): array
+    /**
+     * What a spec says of a tool after one thing about it besides its steps was said, or taken back.
+     *
+     * @return string|array<mixed>|null
+     */
+    public static function told(mixed $tool, string $what, mixed $value): string|array|null
     {
-        return array_values(array_filter(array_map(trim(...), preg_split('/[,;]| or /u', $typed) ?: []), fn (string $scale) => $scale !== ''));
+        $scales = self::written($tool);
+        $rest = array_filter([$what => $value] + (is_array($tool) ? array_diff_key($tool, ['step' => true, 'scales' => true]) : []), fn (mixed $one) => $one !== null);
+        if ($rest === []) {
+            return self::rewritten(null, $scales);
+        }
+
+        return self::rewritten($rest, $scales);
     }
 
     private static function scale(FieldReader $in, string $at): ?Step

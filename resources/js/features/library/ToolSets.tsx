@@ -1,13 +1,25 @@
 import { useState } from 'react'
 import type { ToolSet } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { SelectField } from '@/ui/SelectField'
 import { words } from '@/words'
 import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
 import { NotchTrial } from './NotchTrial'
 import { filled, useEntryForm } from './useEntryForm'
 
-const FIELDS = ['cut', 'score', 'punch', 'notch', 'reach'] as const
-const BLANK = { name: '', system: 'imperial', cut: '', score: '', punch: '', notch: '', reach: '' }
+const FIELDS = ['cut', 'trimmerScore', 'score', 'punch', 'notch', 'reach', 'slant'] as const
+const BLANK = {
+  name: '',
+  system: 'imperial',
+  cut: '',
+  trimmerScore: '',
+  score: '',
+  punch: '',
+  notch: '',
+  reach: '',
+  slant: '',
+  reads: 'both',
+}
 
 /** The maker's tools: the smallest step each can be set to, how far they reach, and the notch as it really is. */
 export function ToolSets({ sets }: { sets: ToolSet[] }) {
@@ -30,7 +42,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                   <dt>{words(`field.tools.${field}`)}</dt>
                   <dd className="text-right text-lg font-semibold">
                     {set[field] ? (
-                      <Figure text={set[field]} />
+                      <Scales text={set[field]} />
                     ) : (
                       <span className="font-normal text-soft">{words('entry.unsaid')}</span>
                     )}
@@ -56,6 +68,12 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                   placeholder={words('entry.usual')}
                 />
               ))}
+              <SelectField
+                label={words('field.tools.reads')}
+                value={draft.reads || 'both'}
+                choices={['both', 'left'].map((value) => ({ value, label: words(`reads.${value}`) }))}
+                onChange={put('reads')}
+              />
               <button type="button" className="quiet-button self-end text-live" onClick={() => setTrying(true)}>
                 {words('trial.notch')}
               </button>
@@ -74,4 +92,14 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
       </EntryForm>
     </>
   )
+}
+
+/** What a tool can be set to, on one scale or on two. */
+function Scales({ text }: { text: string }) {
+  return text.split(', ').map((scale, i) => (
+    <span key={scale}>
+      {i > 0 && ` ${words('tools.or')} `}
+      <Figure text={scale} />
+    </span>
+  ))
 }

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, problemsOf, type Catalogue, type Outline, type System } from '@/api/client'
-import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { SelectField } from '@/ui/SelectField'
 import { Still } from '@/ui/Still'
 import { TextField } from '@/ui/TextField'
@@ -170,8 +170,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
                 </span>
                 <span className="font-serif text-lg font-semibold">{words(`make.${one.make}.noun`)}</span>
                 <span className="text-[0.95rem] text-soft">
-                  {words('start.from')} <Figure text={one.sheet.width} unit={false} /> ×{' '}
-                  <Figure text={one.sheet.height} />
+                  {words('start.from')} <Pair {...one.sheet} />
                 </span>
               </button>
             </li>

@@ -1,6 +1,7 @@
 import type { DesignView, Piece } from '@/api/client'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
 import { Field } from './Field'
@@ -46,7 +47,7 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
             <dt>{words('goes-with.band')}</dt>
             <dd className="text-right font-semibold">
               {design.bellyBand.strips > 1 && `${design.bellyBand.strips} × `}
-              <Size of={design.bellyBand.text} />
+              <Pair {...design.bellyBand.text} />
             </dd>
           </>
         )}
@@ -69,7 +70,7 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
               ))}
             </dt>
             <dd className="text-right font-semibold">
-              <Size of={mat.rectangle.text} />
+              <Pair {...mat.rectangle.text} />
             </dd>
           </div>
         ))}
@@ -110,13 +111,5 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
         {words(hasMats ? 'goes-with.no-mats' : 'goes-with.mats')}
       </button>
     </section>
-  )
-}
-
-function Size({ of }: { of: { width: string; height: string } }) {
-  return (
-    <span className="whitespace-nowrap">
-      <Figure text={of.width} unit={false} /> × <Figure text={of.height} />
-    </span>
   )
 }

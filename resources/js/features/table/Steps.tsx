@@ -1,5 +1,6 @@
 import type { Piece, Sized, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { isOneUnit } from '@/ui/Pair'
 import { pieceName } from '@/ui/pieceName'
 import { hasWords, listed, words, wordsAround } from '@/words'
 import { light, NOTHING_LIT, useIsLit } from './lit'
@@ -72,7 +73,7 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
               key={i}
               text={piece.sheet.text[part.slot]}
               className="font-semibold"
-              unit={part.slot === 'height'}
+              unit={part.slot === 'height' || !isOneUnit(piece.sheet.text.width, piece.sheet.text.height)}
             />
           )
         }
@@ -83,6 +84,7 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
         if (part.slot === 'faces') return <span key={i}>{listed(faceNames(step.faces))}</span>
         return null
       })}
+      {blade(step, piece)}
     </span>
   )
 }
@@ -91,4 +93,11 @@ export function StepWords({ step, piece }: { step: Step; piece: Piece | undefine
 function whereKey(step: Step, measure: Piece['measures'][number]): string {
   if (step.do === 'slant') return 'corner'
   return measure.axis === 'width' || measure.axis === 'height' ? 'edge' : 'from'
+}
+
+/** Which of the trimmer's blades a step takes, where the piece is made with both. */
+function blade(step: Step, piece: Piece | undefined): string {
+  const hasBoth = piece?.measures.some(({ tool }) => tool === 'trimmer-score') ?? false
+  if (!hasBoth || (step.with !== 'trimmer-score' && step.do !== 'cut')) return ''
+  return words(step.with === 'trimmer-score' ? 'step.blade.score' : 'step.blade.cut')
 }

@@ -9,6 +9,8 @@ const measure = (some: Partial<Measure>): Measure => ({
   from: 'left',
   at: 92,
   text: '92 mm',
+  setting: 'first-mark',
+  scale: { step: 1, unit: 'mm' },
   standoff: 0,
   groove: null,
   corner: null,

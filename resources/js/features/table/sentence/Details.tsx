@@ -1,11 +1,26 @@
 import { SlidersHorizontal } from 'lucide-react'
 import { Popover } from 'radix-ui'
+import { ChoicePart } from '@/ui/ChoicePart'
 import { words } from '@/words'
 import type { PartProps } from './part'
 import { FieldRows, PartPopover } from './PartPopover'
 import { Tools } from './Tools'
 
-const DETAILS = ['/tools/cut', '/tools/score', '/tools/punch', '/tools/notch', '/tools/reach', '/clearance/depth']
+const DETAILS = [
+  '/tools/cut',
+  '/tools/trimmer-score',
+  '/tools/score',
+  '/tools/punch',
+  '/tools/notch',
+  '/tools/reach',
+  '/tools/slant/reach',
+  '/clearance/depth',
+]
+
+/** What most trimmers' scoring blades are set by. */
+const USUAL_BLADE = { imperial: '1/16 in', metric: '1 mm' }
+
+const READINGS = ['read-on', 'each-edge']
 
 /** What most boards and trimmers reach. */
 const USUAL_REACH = { imperial: '12 in', metric: '305 mm' }
@@ -31,6 +46,31 @@ export function Details({ book, view, more }: PartProps & { more: string[] }) {
     >
       <Tools book={book} view={view} />
       <FieldRows {...{ book, view }} fields={fields} />
+      <p className="mt-2 text-[0.95rem] text-soft">{words('tools.two-scales')}</p>
+      <p className="mt-2 text-[1.1rem]">
+        {words('tools.scores-are')}{' '}
+        <ChoicePart
+          label={words('field.tools.readings')}
+          value={view.choices['/tools/readings'] ?? 'read-on'}
+          face={words(`readings.${view.choices['/tools/readings'] ?? 'read-on'}`)}
+          groups={[{ choices: READINGS.map((value) => ({ value, label: words(`readings.${value}`) })) }]}
+          onChoose={(to) => book.set([{ at: '/tools/readings', to: to === 'read-on' ? null : to }])}
+        />
+      </p>
+      <button
+        type="button"
+        className="quiet-button -ml-3 block font-sans text-base font-semibold text-live"
+        onClick={() =>
+          book.set([
+            {
+              at: '/tools/trimmer-score',
+              to: view.fields['/tools/trimmer-score'] ? null : USUAL_BLADE[view.design.system],
+            },
+          ])
+        }
+      >
+        {words(view.fields['/tools/trimmer-score'] ? 'tools.trimmer-cuts-only' : 'tools.trimmer-scores')}
+      </button>
       <button
         type="button"
         className="quiet-button -ml-3 font-sans text-base font-semibold text-live"

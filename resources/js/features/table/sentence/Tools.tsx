@@ -8,12 +8,16 @@ import type { PartProps } from './part'
 function toolChanges(tools: ToolSet): Change[] {
   return [
     { at: '/system', to: tools.system },
+    { at: '/tools', to: null },
     { at: '/tools/name', to: tools.name },
     { at: '/tools/cut', to: tools.cut },
     { at: '/tools/score', to: tools.score },
     { at: '/tools/punch', to: tools.punch },
     { at: '/tools/notch', to: tools.notch },
     { at: '/tools/reach', to: tools.reach },
+    { at: '/tools/trimmer-score', to: tools.trimmerScore ?? null },
+    { at: '/tools/slant/reach', to: tools.slant ?? null },
+    { at: '/tools/punch/reads', to: tools.reads === 'left' ? 'left' : null },
   ]
 }
 

@@ -59,7 +59,7 @@ export function RailReading(props: RailProps) {
       style={{ left: (x + cornerX) / 2, top: cornerY }}
       aria-hidden="true"
     >
-      <Figure text={marks.measure.text} unit={false} />
+      <Figure text={marks.measure.text} />
     </span>
   )
 }

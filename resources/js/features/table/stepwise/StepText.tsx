@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { DesignView, Piece, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
 import { StepWords } from '../Steps'
@@ -83,7 +84,7 @@ function BigFigure({ piece, step }: { piece: Piece; step: Step }) {
   if (step.do === 'cut')
     return (
       <p className="mt-5 text-[min(4.6rem,5.2vw)] leading-none font-semibold whitespace-nowrap text-live" data-figure>
-        <Figure text={piece.sheet.text.width} unit={false} /> × <Figure text={piece.sheet.text.height} />
+        <Pair {...piece.sheet.text} />
       </p>
     )
   return (

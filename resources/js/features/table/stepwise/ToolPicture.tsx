@@ -65,7 +65,7 @@ export function ToolPicture({ design, piece, step }: ToolPictureProps) {
           style={{ left: groove, top: lies.top + lies.height + 6 }}
           aria-hidden="true"
         >
-          <Figure text={measure.groove.text} unit={false} />
+          <Figure text={measure.groove.text} />
         </span>
       )}
       {size.width > 0 && isCut && <SheetSize piece={piece} lies={lies} />}
@@ -76,7 +76,7 @@ export function ToolPicture({ design, piece, step }: ToolPictureProps) {
           aria-hidden="true"
         >
           {isFromRight ? '← ' : ''}
-          <Figure text={measure.text} unit={false} />
+          <Figure text={measure.text} />
         </span>
       )}
     </div>
