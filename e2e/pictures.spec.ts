@@ -38,7 +38,7 @@ const PICTURES: Picture[] = [
   { name: 'fold', design: /Spring-fair/, act: (page) => toFold(page, '0.8') },
   {
     name: 'tray',
-    design: /Eight tern/,
+    design: /Ten tern/,
     act: async (page) => {
       await page.getByRole('button', { name: 'All pieces' }).click()
       await page
@@ -48,7 +48,7 @@ const PICTURES: Picture[] = [
       await expect(page.getByText('A step more')).toBeVisible()
     },
   },
-  { name: 'together', design: /Eight tern/, act: (page) => toFold(page, '0.94') },
+  { name: 'together', design: /Ten tern/, act: (page) => toFold(page, '0.94') },
   {
     name: 'mats',
     design: /Kite of terns/,
@@ -89,7 +89,7 @@ const PICTURES: Picture[] = [
   },
   {
     name: 'versions',
-    design: /Wallet for four/,
+    design: /Wallet for six/,
     act: async (page) => {
       await page.getByRole('link', { name: 'Compare versions' }).click()
       const version = page.getByRole('region', { name: 'Version 2' })
@@ -124,7 +124,7 @@ const PICTURES: Picture[] = [
   { name: 'keys', act: (page) => page.locator('body').press('?') },
   {
     name: 'cutting',
-    design: /Eight tern/,
+    design: /Ten tern/,
     act: async (page) => {
       const jobs = `/api${new URL(page.url()).pathname}/cutting`
       const before = (await (await page.request.get('/api/cutting')).json()) as { jobs: Array<{ id: string }> }
@@ -144,7 +144,7 @@ const PICTURES: Picture[] = [
   },
   {
     name: 'handout',
-    design: /Eight tern/,
+    design: /Ten tern/,
     fullPage: true,
     act: async (page) => {
       await page.goto(`${page.url().replace(/\?.*$/, '')}/print`)

@@ -8,6 +8,7 @@ use App\Draft;
 use App\Models\Design;
 use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Exchange\DesignWriter;
+use Gimbo\Core\Request\Likely;
 use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Sizing;
@@ -72,7 +73,7 @@ final readonly class DesignView
     {
         $fields = [];
         foreach ($this->sizing->fields($sized->request) as $at => $field) {
-            $fields[$at] = ['text' => $field->text(), 'given' => $field->isGiven];
+            $fields[$at] = ['text' => $field->text(), 'given' => $field->isGiven, 'likely' => Likely::meant($field)];
         }
         $item = $sized->request->item;
 

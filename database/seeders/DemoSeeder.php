@@ -29,11 +29,11 @@ final class DemoSeeder extends Seeder
     }
 
     private const NOTES = [
-        'Eight tern cards in a box' => "For the stall at the spring fair: make twelve, four of each colour.\nThe tern on the lid is stamped before anything is scored.",
+        'Ten tern cards in a box' => "For the stall at the spring fair: make nine, three of each colour.\nThe tern on the lid is stamped before anything is scored.",
     ];
 
     private const GROUPS = [
-        'Eight tern cards in a box' => 'Note-card set', 'Wallet for four note cards' => 'Note-card set', 'Bundle of boat tickets' => 'Boat tickets',
+        'Ten tern cards in a box' => 'Note-card set', 'Wallet for six note cards' => 'Note-card set', 'Bundle of boat tickets' => 'Boat tickets',
         'Boat ticket to the sandbank' => 'Boat tickets',
     ];
 
@@ -44,8 +44,8 @@ final class DemoSeeder extends Seeder
             [Kind::Papers, ['name' => 'Sandbank', 'weight' => 120, 'caliper' => '0.16', 'width' => '12', 'height' => '12', 'colour' => '#ecdcbb']],
             [Kind::Papers, ['name' => 'Low tide', 'system' => 'metric', 'weight' => 240, 'width' => '210', 'height' => '297', 'colour' => '#b9cfd6']],
             [Kind::Papers, ['name' => 'Tern white', 'weight' => 80, 'basis' => 'cover-lb', 'width' => '8 1/2', 'height' => '11', 'colour' => '#fbfaf5']],
-            [Kind::Tools, ['name' => 'Club house table', 'notch' => '0.42', 'reach' => '12']],
-            [Kind::Tools, ['name' => 'Warden’s hut', 'system' => 'metric', 'score' => '5', 'reach' => '305']],
+            [Kind::Tools, ['name' => 'Club house table', 'notch' => '0.42', 'reach' => '12', 'trimmerScore' => '1/16']],
+            [Kind::Tools, ['name' => 'Warden’s hut', 'system' => 'metric', 'score' => '5', 'cut' => '1, 1/16 in', 'reach' => '305']],
             [Kind::Sizes, ['name' => 'Island season ticket', 'kind' => 'card', 'width' => '3 3/8', 'height' => '2 1/8']],
             [Kind::Sizes, ['name' => 'Survey sheet, folded', 'system' => 'metric', 'kind' => 'card', 'width' => '99', 'height' => '140']],
         ];
@@ -73,8 +73,8 @@ final class DemoSeeder extends Seeder
                 'paper' => $kraft,
             ],
             'Seed packet, sea thrift' => [
-                'holds' => ['width' => '3 1/2 in', 'height' => '3 1/2 in', 'thickness' => '1/8 in', 'count' => 1],
-                'clearance' => ['width' => '1/8 in', 'height' => '1/8 in'],
+                'system' => 'metric',
+                'holds' => ['width' => '75 mm', 'height' => '75 mm', 'thickness' => '3 mm', 'count' => 1],
                 'paper' => $kraft,
             ],
             'Tide-table card, upright' => [
@@ -83,13 +83,13 @@ final class DemoSeeder extends Seeder
                 'options' => ['method' => 'score-board', 'seam' => '3/8 in'],
             ],
             'Programme of the spring fair' => [
-                'make' => 'straight-envelope',
-                'holds' => ['width' => '6 3/4 in', 'height' => '3 3/4 in', 'thickness' => '1 mm'],
+                'make' => 'straight-envelope', 'system' => 'metric',
+                'holds' => ['width' => '140 mm', 'height' => '95 mm', 'thickness' => '1 mm'],
                 'paper' => ['caliper' => '0.12 mm'],
             ],
             'Bundle of boat tickets' => [
                 'make' => 'deep-envelope',
-                'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '5/8 in'],
+                'holds' => ['width' => '6 in', 'height' => '3 1/4 in', 'thickness' => '5/8 in'],
                 'paper' => $kraft,
             ],
             'Sachet of sea-thrift seed' => [
@@ -99,40 +99,40 @@ final class DemoSeeder extends Seeder
                 'paper' => ['caliper' => '0.1 mm'],
                 'options' => ['bulk' => 'pillow', 'method' => 'score-board'],
             ],
-            'Eight tern cards in a box' => [
+            'Ten tern cards in a box' => [
                 'make' => 'tray-and-lid',
-                'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '4.5 mm', 'count' => 8],
+                'holds' => ['width' => '5 1/4 in', 'height' => '4 in', 'thickness' => '4.2 mm', 'count' => 10],
             ],
             'Shaker card for the warden' => [
-                'make' => 'tray-and-lid', 'system' => 'metric',
-                'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '13 mm'],
-                'options' => ['depth' => '2 cm', 'lidWall' => 'doubled'],
+                'make' => 'tray-and-lid',
+                'holds' => ['width' => '5 in', 'height' => '7 in', 'thickness' => '1/2 in'],
+                'options' => ['lidWall' => 'doubled'],
             ],
             'Survey forms on the desk' => [
                 'make' => 'slope-box',
-                'holds' => ['width' => '4 3/4 in', 'height' => '6 in', 'thickness' => '1 3/4 in'],
+                'holds' => ['width' => '5 1/2 in', 'height' => '7 in', 'thickness' => '1 1/2 in'],
                 'options' => ['dividers' => 3],
             ],
-            'Wallet for four note cards' => [
+            'Wallet for six note cards' => [
                 'make' => 'note-wallet',
-                'holds' => ['width' => '3 5/8 in', 'height' => '5 1/8 in', 'thickness' => '2.5 mm', 'count' => 4],
+                'holds' => ['width' => '4 in', 'height' => '5 1/2 in', 'thickness' => '1/8 in', 'count' => 6],
             ],
             'Invitation, half fold' => [
                 'make' => 'folded-card', 'system' => 'metric',
-                'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '0.6 mm'],
+                'holds' => ['width' => '100 mm', 'height' => '140 mm', 'thickness' => '0.6 mm'],
                 'paper' => ['caliper' => '0.3 mm', 'sheet' => ['width' => '210 mm', 'height' => '297 mm']],
             ],
             'Kite of terns' => [
                 'make' => 'diamond-card',
-                'holds' => ['width' => '6 in', 'height' => '6 in', 'thickness' => '1 mm'],
+                'holds' => ['width' => '5 in', 'height' => '7 in', 'thickness' => '1 mm'],
             ],
             'First egg of the year' => [
                 'make' => 'slant-gate-card',
-                'holds' => ['width' => '4 1/4 in', 'height' => '5 1/2 in', 'thickness' => '1 mm'],
+                'holds' => ['width' => '5 in', 'height' => '6 1/2 in', 'thickness' => '1 mm'],
             ],
             'Lighthouse evening' => [
                 'make' => 'lantern-card',
-                'holds' => ['width' => '4 in', 'height' => '4 1/4 in', 'thickness' => '2 mm'],
+                'holds' => ['width' => '4 1/2 in', 'height' => '5 in', 'thickness' => '2 mm'],
             ],
             'Certificate for the counters' => [
                 'holds' => ['width' => '7 in', 'height' => '5 in', 'thickness' => '1 mm', 'count' => 1],

@@ -38,7 +38,7 @@ final class Layers
         'Work' => ['Crease', 'Design', 'Figure', 'Geometry', 'Measure', 'Paper', 'Setting', 'Steps'],
         'Deviation' => ['Error', 'Figure', 'Fit', 'Measure', 'Request', 'Setting', 'Sheet'],
         '' => ['Design', 'Deviation', 'Error', 'Figure', 'Fit', 'Make', 'Measure', 'Request', 'Setting', 'Tool'],
-        'Exchange' => ['', 'Crease', 'Design', 'Deviation', 'Document', 'Error', 'Extra', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Work'],
+        'Exchange' => ['', 'Crease', 'Design', 'Deviation', 'Document', 'Error', 'Extra', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Tool', 'Work'],
     ];
 
     /** The namespace of any one make: a folder of core/src/Make other than what they share. */

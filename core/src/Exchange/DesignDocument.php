@@ -20,7 +20,7 @@ final readonly class DesignDocument
 {
     public const FORMAT = 'gimbo-design';
 
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     public const LONGEST_NAME = 80;
 

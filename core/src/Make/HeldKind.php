@@ -27,12 +27,12 @@ enum HeldKind: string
         [$thickness, $count] = match ($this) {
             self::Card, self::CardToMake => ['1 mm', 1],
             self::ThickCard => [$isMetric ? '12 mm' : '1/2 in', 1],
-            self::Set => ['4.5 mm', 8],
+            self::Set => ['4.2 mm', 10],
             self::Packet => [$isMetric ? '20 mm' : '3/4 in', 1],
         };
         [$width, $height] = match ($this) {
             self::Card, self::ThickCard, self::CardToMake => $isMetric ? ['148 mm', '105 mm'] : ['5 1/2 in', '4 1/4 in'],
-            self::Set => $isMetric ? ['150 mm', '110 mm'] : ['5 3/4 in', '4 3/8 in'],
+            self::Set => $isMetric ? ['140 mm', '100 mm'] : ['5 1/4 in', '4 in'],
             self::Packet => $isMetric ? ['100 mm', '75 mm'] : ['4 in', '3 in'],
         };
 

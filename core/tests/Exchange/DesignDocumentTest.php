@@ -14,7 +14,7 @@ use PHPUnit\Framework\TestCase;
 final class DesignDocumentTest extends TestCase
 {
     private const GOOD = [
-        'format' => 'gimbo-design', 'version' => 2, 'name' => 'Boat ticket',
+        'format' => 'gimbo-design', 'version' => 3, 'name' => 'Boat ticket',
         'spec' => ['make' => 'diagonal-envelope', 'holds' => ['width' => '105 mm', 'height' => '74 mm']],
     ];
 
@@ -34,7 +34,7 @@ final class DesignDocumentTest extends TestCase
     {
         yield 'no object' => [3, '/format'];
         yield 'a foreign one' => [['format' => 'other'] + self::GOOD, '/format'];
-        yield 'a later version' => [['version' => 3] + self::GOOD, '/version'];
+        yield 'a later version' => [['version' => 4] + self::GOOD, '/version'];
         yield 'no name' => [array_diff_key(self::GOOD, ['name' => 1]), '/name'];
         yield 'an empty name' => [['name' => "\n"] + self::GOOD, '/name'];
         yield 'a long name' => [['name' => str_repeat('a', 81)] + self::GOOD, '/name'];
@@ -86,6 +86,23 @@ final class DesignDocumentTest extends TestCase
         self::assertSame(['a' => 1.5], JsonText::decode('{"a": 1.5}', 1024));
     }
 
+    /**
+     * A design of version 2 keeps its figures: scores from each edge; four cards of 4.5 mm in a pocket with their loft, 1/16 in and three papers,
+     * 20.7 + 1.5875 + 0.9; a wrap's sides half of its front and an inch.
+     */
+    public function test_a_design_of_version_2_keeps_what_was_usual_then(): void
+    {
+        $kept = fn (array $spec): array => DesignDocument::kept(['version' => 2, 'name' => 'x', 'spec' => $spec])->spec;
+        $wallet = $kept(['make' => 'note-wallet', 'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '4.5 mm', 'count' => 8]]);
+        self::assertSame(['readings' => 'each-edge'], $wallet['tools']);
+        self::assertSame(['gusset' => '23.1875 mm', 'pocketHeight' => '2 in'], $wallet['options']);
+        $wrap = $kept(['make' => 'straight-envelope', 'holds' => ['width' => '150 mm', 'height' => '100 mm', 'thickness' => '1 mm'], 'clearance' => ['width' => '4.7 mm'], 'options' => ['sides' => 'wrap']]);
+        // 150 + 4.7 + 1 + 0.3 = 156: 78 + 25.4.
+        self::assertSame(['sides' => 'wrap', 'sideFlap' => '103.4 mm'], $wrap['options']);
+        $asked = $kept(['make' => 'tray-and-lid', 'holds' => ['width' => '5 in', 'height' => '4 in'], 'tools' => ['readings' => 'read-on']]);
+        self::assertSame(['readings' => 'read-on'], $asked['tools']);
+    }
+
     /** A design of version 1 keeps the defaults it was sized with: no room in depth, and as much play as 2.5 mm between the walls leave at its tabs. */
     public function test_an_earlier_document_keeps_the_defaults_it_was_sized_with(): void
     {
@@ -94,7 +111,7 @@ final class DesignDocumentTest extends TestCase
         $request = Sizing::ofEverything()->request($document->spec);
         self::assertSame([0.0, 1.7, 'like-the-wall'], [$request->clearance->depth->toMillimetres(), $request->options->length('lidPlay')?->toMillimetres(), $request->options->choice('hem')]);
         self::assertSame(2.0, $request->clearance->width->toMillimetres(), 'what was usual then and is still is not said');
-        self::assertSame(2, $document->toArray()['version']);
+        self::assertSame(3, $document->toArray()['version']);
         self::assertEquals($document, DesignDocument::kept($document->toArray()), 'brought up to date once');
         $square = DesignDocument::kept(['version' => 1, 'name' => 'x', 'spec' => ['make' => 'diagonal-envelope', 'holds' => ['width' => '4 in', 'height' => '4 in']]]);
         self::assertSame(['width' => '1/4 in', 'height' => '1/8 in'], $square->spec['clearance']);

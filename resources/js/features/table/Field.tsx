@@ -15,16 +15,29 @@ export function Field({ book, view, at }: FieldProps) {
   const draft = book.use((state) => state.drafts[at])
   const field = view.fields[at]
   if (!field) return null
+  const isAsked = Boolean(field.likely) && draft === undefined
   return (
-    <LengthField
-      label={words(`field${at.replaceAll('/', '.')}`)}
-      value={field.text}
-      draft={draft?.text}
-      problem={draft?.problem}
-      isDefault={!field.given}
-      onType={(text, gesture) => book.type(at, text, gesture)}
-      onNudge={(steps, gesture) => book.nudge(at, steps, gesture)}
-      onFocusChange={(isFocused) => book.focus(isFocused ? at : null)}
-    />
+    <>
+      <LengthField
+        label={words(`field${at.replaceAll('/', '.')}`)}
+        value={field.text}
+        draft={draft?.text}
+        problem={draft?.problem}
+        isDefault={!field.given}
+        onType={(text, gesture) => book.type(at, text, gesture)}
+        onNudge={(steps, gesture) => book.nudge(at, steps, gesture)}
+        onFocusChange={(isFocused) => book.focus(isFocused ? at : null)}
+      />
+      {isAsked && (
+        <button
+          type="button"
+          data-likely={at}
+          className="ml-1 cursor-pointer rounded-full border border-warn px-2 font-sans text-[0.95rem] whitespace-nowrap text-warn hover:bg-warn-wash"
+          onClick={() => book.set([{ at, to: field.likely }])}
+        >
+          {words('field.likely', { likely: field.likely ?? '' })}
+        </button>
+      )}
+    </>
   )
 }
