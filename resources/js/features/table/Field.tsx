@@ -32,7 +32,7 @@ export function Field({ book, view, at }: FieldProps) {
         <button
           type="button"
           data-likely={at}
-          className="ml-1 cursor-pointer rounded-full border border-warn px-2 font-sans text-[0.95rem] whitespace-nowrap text-warn hover:bg-warn-wash"
+          className="ml-1 cursor-pointer rounded-lg border border-warn px-2 py-1 align-middle font-sans text-[0.95rem] leading-tight whitespace-nowrap text-warn hover:bg-warn-wash"
           onClick={() => book.set([{ at, to: field.likely }])}
         >
           {words('field.likely', { likely: field.likely ?? '' })}

@@ -1,6 +1,7 @@
 import type { DesignView, Still as Picture } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Still } from '@/ui/Still'
+import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
 import { PieceTabs } from './PieceTabs'
 import type { Shown } from './useShown'
@@ -34,6 +35,14 @@ export function ViewBar({ view, shown, picture }: ViewBarProps) {
           </button>
         ))}
       </div>
+      {!isSeveral &&
+        design.pieces
+          .filter(({ count }) => count > 1)
+          .map((piece) => (
+            <p key={piece.id} className="px-1 font-semibold">
+              {pieceName(piece)}
+            </p>
+          ))}
       {isSeveral && (
         <PieceTabs pieces={design.pieces} now={shown.chosen} onChoose={(id) => shown.set('piece', id ?? 'all')} />
       )}

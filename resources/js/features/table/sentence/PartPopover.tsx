@@ -20,7 +20,7 @@ export function PartPopover({ trigger, title, align, children }: PartPopoverProp
       <Popover.Portal>
         <Popover.Content
           aria-label={title}
-          className="menu sentence p-4!"
+          className="menu sentence max-h-(--radix-popover-content-available-height)! p-4!"
           align={align}
           sideOffset={6}
           collisionPadding={12}
