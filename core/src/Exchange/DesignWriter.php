@@ -75,7 +75,7 @@ final class DesignWriter
             'closed' => $this->extents($design->closed),
             'takes' => $design->takes,
             'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
-            'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->rectangle($band->strip) + ['strips' => $band->strips],
+            'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->toCut($band->strip) + ['strips' => $band->strips],
             'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints())],
         ] + ($this->detail === Detail::Figures ? [] : [
             'steps' => array_map($this->step(...), $design->steps(), Lying::of($design)),
@@ -276,7 +276,7 @@ final class DesignWriter
     {
         return [
             'face' => $mat->face,
-            'rectangle' => $this->rectangle($mat->rectangle),
+            'rectangle' => $this->toCut($mat->rectangle),
             'ring' => self::ring($mat->outline),
             'mirrors' => $mat->mirrors,
             'corners' => array_map(fn (MatCorner $cut) => [
@@ -287,6 +287,14 @@ final class DesignWriter
                 ],
             ], $mat->corners),
         ];
+    }
+
+    /** @return Json a rectangle that is cut, as it reads on the trimmer */
+    private function toCut(Rectangle $rectangle): array
+    {
+        $text = fn (Length $side): string => LengthFormatter::in($this->design->request->tools->cut->on($side)->unit)->marked($side);
+
+        return ['text' => ['width' => $text($rectangle->width), 'height' => $text($rectangle->height)]] + $this->rectangle($rectangle);
     }
 
     /** @return Json */
