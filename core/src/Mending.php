@@ -71,10 +71,20 @@ final readonly class Mending
     /** @param array<string, mixed> $edits */
     private function holds(Fit $fit, array $edits): bool
     {
-        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
-        $ids = fn (Figures $some): array => array_column($some->failing(), 'id');
+        $after = $this->failing($edits);
 
-        return $after !== null && ! in_array($fit->id, $ids($after), true) && array_diff($ids($after), $ids($this->figures)) === [];
+        return $after !== null && ! in_array($fit->id, $after, true) && array_diff($after, array_column($this->figures->failing(), 'id')) === [];
+    }
+
+    /**
+     * @param array<string, mixed> $edits
+     * @return ?list<string> the fits that fail after them; null where that is no spec
+     */
+    private function failing(array $edits): ?array
+    {
+        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
+
+        return $after === null ? null : array_column($after->failing(), 'id');
     }
 
     /** @return iterable<?Remedy> the least change first */
@@ -117,9 +127,9 @@ final readonly class Mending
 
             return $texts;
         };
-        $steps = $this->least(self::MOST_STEPS, fn (int $steps): bool => ($edits = $texts($steps)) !== null && $this->holds($fit, $edits));
+        $steps = $this->least($fit, self::MOST_STEPS, $texts);
         $edits = $steps === null ? null : $texts($steps);
-        if ($edits === null) {
+        if ($edits === null || ! $this->holds($fit, $edits)) {
             return null;
         }
         $named = count($edits) === 1 ? ['to' => array_values($edits)[0]] : ['width' => $edits['/clearance/width'], 'height' => $edits['/clearance/height']];
@@ -130,28 +140,29 @@ final readonly class Mending
     private function fewer(Fit $fit): ?Remedy
     {
         $count = $this->figures->request->item->count;
-        $less = $this->least(intdiv($count, 2), fn (int $less): bool => $this->holds($fit, ['/holds/count' => $count - $less]));
+        $edits = fn (int $less): array => ['/holds/count' => $count - $less];
+        $less = $this->least($fit, intdiv($count, 2), $edits);
 
-        return $less === null ? null : new Remedy('fewer', ['/holds/count' => $count - $less], ['count' => (string) ($count - $less)]);
+        return $less === null || ! $this->holds($fit, $edits($less)) ? null : new Remedy('fewer', ['/holds/count' => $count - $less], ['count' => (string) ($count - $less)]);
     }
 
     /**
-     * The least number that does, if the most does: what does, does so with more.
+     * The least number of steps after which a fit holds, if it does after the most: what mends it, mends it with more. Whether less of that
+     * breaks another fit is asked afterwards: the least breaks least.
      *
-     * @param Closure(int): bool $does
+     * @param Closure(int): ?array<string, mixed> $edits null where there are none
      */
-    private function least(int $most, Closure $does): ?int
+    private function least(Fit $fit, int $most, Closure $edits): ?int
     {
-        // The smallest steps are looked at one by one: there a step more may hit another rounding.
-        for ($few = 1; $few <= min(2, $most); $few++) {
-            if ($does($few)) {
-                return $few;
-            }
-        }
-        if ($most < 3 || ! $does($most)) {
+        $does = function (int $steps) use ($fit, $edits): bool {
+            $failing = ($changed = $edits($steps)) === null ? null : $this->failing($changed);
+
+            return $failing !== null && ! in_array($fit->id, $failing, true);
+        };
+        if ($most < 1 || ! $does($most)) {
             return null;
         }
-        [$short, $enough] = [2, $most];
+        [$short, $enough] = [0, $most];
         while ($enough - $short > 1) {
             $middle = intdiv($short + $enough, 2);
             $does($middle) ? $enough = $middle : $short = $middle;
