@@ -8,6 +8,7 @@ use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Tool\ToolKind;
 
 /**
  * Measures of a piece that are one setting of one tool, used once or more often: what is shown as one row.
@@ -46,6 +47,9 @@ final readonly class MeasureRow
     {
         if ($measure->rail !== null) {
             return 'slant.'.explode('-', $measure->from)[0];
+        }
+        if ($measure->kind === MeasureKind::Mark && $measure->tool === ToolKind::Trimmer) {
+            return 'mark.tab';
         }
         $isAcross = in_array($measure->axis, [Axis::Width, Axis::Height], true);
         if ($measure->kind === MeasureKind::Cut && $isAcross && $piece->sheet->width->equals($piece->sheet->height)) {

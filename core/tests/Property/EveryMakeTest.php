@@ -17,6 +17,7 @@ use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
+use Gimbo\Core\Tool\ToolKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -115,9 +116,9 @@ final class EveryMakeTest extends TestCase
             self::assertTrue($tools->cut->divides($side) && $side->isPositive(), $context);
         }
         foreach ($piece->measures as $measure) {
-            $step = match ($measure->kind) {
-                MeasureKind::Punch => $tools->punch,
-                MeasureKind::Score, MeasureKind::Mark => $tools->score,
+            $step = match (true) {
+                $measure->kind === MeasureKind::Punch => $tools->punch,
+                $measure->kind === MeasureKind::Score, $measure->kind === MeasureKind::Mark && $measure->tool !== ToolKind::Trimmer => $tools->score,
                 default => $tools->cut,
             };
             self::assertTrue($step->divides($measure->at) && $measure->at->isPositive(), "{$measure->kind->value} $context");

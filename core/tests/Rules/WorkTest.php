@@ -106,7 +106,7 @@ final class WorkTest extends TestCase
 
     /**
      * Three on a divider of 151 are 50 wide each, so that none hides another, at 0, 50 and 101 on the trimmer's millimetres; nine on 151
-     * would be under an inch and run in cycles of two, 2 in wide.
+     * would be under an inch and run in cycles, 2 in wide, 50 mm on the step; all cut down by half an inch, 12 mm.
      */
     public function test_divider_tabs_stand_beside_one_another_or_in_cycles(): void
     {
@@ -119,7 +119,7 @@ final class WorkTest extends TestCase
 
             return array_map(function ($divider) use ($height): array {
                 $top = array_map(fn (Point $p) => $p->x, array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - $height) < 1e-6));
-                self::assertNotSame([], array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - ($height - 12.7)) < 1e-6));
+                self::assertNotSame([], array_filter($divider->pattern()->vertices, fn (Point $p) => abs($p->y - ($height - 12.0)) < 1e-6));
                 $ring = $divider->pattern()->polygon(0)->points;
                 self::assertGreaterThan(0.1, min(array_map(fn (Point $p, int $i) => $p->minus($ring[($i + 1) % count($ring)])->length(), $ring, array_keys($ring))), 'no corner twice');
 
@@ -127,7 +127,7 @@ final class WorkTest extends TestCase
             }, $dividers);
         };
         self::assertSame([[0.0, 50.0], [50.0, 100.0], [101.0, 151.0]], $places(3));
-        self::assertSame([[0.0, 50.8], [100.0, 150.8], [0.0, 50.8]], array_slice($places(9), 0, 3));
+        self::assertSame([[0.0, 50.0], [50.0, 100.0], [101.0, 151.0]], array_slice($places(9), 0, 3));
     }
 
     /** Every divider takes its own paper of the depth: 3 of 0.3 mm leave 0.9 less of the same base. */

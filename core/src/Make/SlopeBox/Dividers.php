@@ -14,14 +14,18 @@ use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Tool\ToolKind;
 
 /**
  * Dividers as large as the back's mat, 1/4 in less than it both ways, their tabs staggered so that all can be read.
@@ -31,53 +35,87 @@ final class Dividers
 {
     private const FACE = 'divider';
 
+    private const FROM = 'tab-from';
+
+    private const TO = 'tab-to';
+
+    private const SHOULDER = 'shoulder';
+
     public static function id(int $n): string
     {
         return self::FACE."-$n";
     }
 
     /**
+     * Its sheet, and where its tab stands: tabs side by side as far as they are to be read, in cycles where there are more than stand beside one
+     * another; they begin and end on the trimmer's step. A tab that begins or ends with the divider is not marked there.
+     *
+     * @param int $n counted from 1
      * @param Length $width of the box between its sides
      * @param Length $height of its back
      */
-    public static function plan(Planning $planning, int $n, Length $width, Length $height): GridPlan
+    public static function plan(Planning $planning, int $n, int $count, Length $width, Length $height): GridPlan
     {
-        $less = fn (Axis $axis, Length $length, Term ...$more): AxisPlan => AxisPlan::of($planning, self::id($n), $axis, [], MakeUp::of(
+        $id = self::id($n);
+        $less = fn (Axis $axis, Length $length, Term ...$more): AxisPlan => AxisPlan::of($planning, $id, $axis, [], MakeUp::of(
             new Term(TermKind::Face, $length), new Term(TermKind::Margin, Length::inches(-1, 4)), ...$more,
         ), [], isContained: true);
+        $sheet = new GridPlan($less(Axis::Width, $width), $less(Axis::Height, $height, new Term(TermKind::Flap, self::tabHeight())));
+        $grid = $sheet->settle($planning->settings());
+        [$cut, $w, $h] = [$planning->tools->cut, $grid->columns->total, $grid->rows->total];
+        // Narrower, so that all stand beside one another, but not under an inch; else in cycles.
+        $share = $cut->down($w->timesNearest(1, max(2, $count)));
+        $tab = Length::max($cut->down(Length::min(Length::inches(2), $share->isLessThan(Length::inches(1)) ? $w->timesNearest(1, 2) : $share)), $cut->size);
+        $beside = max(1, min($count, intdiv($w->ticks, $tab->ticks)));
+        $from = $beside === 1 ? Length::zero() : $cut->down($w->minus($tab)->timesNearest(($n - 1) % $beside, $beside - 1));
+        $to = $cut->down($from->plus($tab));
+        $shoulder = Length::max($cut->down(Length::min(self::tabHeight(), $h->timesNearest(1, 2))), $cut->size);
+        $set = fn (string $name, Length $at): mixed => $planning->set($id, $name, ToolKind::Trimmer, $at, $at, MakeUp::of(new Term(TermKind::Face, $at)));
+        $from->isPositive() && $set(self::FROM, $from);
+        $to->isLessThan($w) && $set(self::TO, $to);
+        $shoulder->isLessThan($h) && $set(self::SHOULDER, $shoulder);
 
-        return new GridPlan($less(Axis::Width, $width), $less(Axis::Height, $height, new Term(TermKind::Flap, Length::inches(1, 2))));
+        return $sheet;
     }
 
-    /**
-     * @param int $place counted from 0
-     * @param Step $cut the trimmer's
-     */
-    public static function pattern(GridSheet $grid, int $place, int $count, Step $cut): Pattern
+    /** @return list<Measure> where its tab is marked */
+    public static function marks(Settings $settings, string $id): array
     {
-        return (new PatternBuilder)->face(self::FACE, self::outline($grid, $place, $count, $cut))->layers(self::FACE)->build();
+        $of = fn (string $name, Axis $axis, string $from): ?Measure => ($setting = $settings->find($id, $name)) === null ? null : Measure::of($setting, MeasureKind::Mark, $axis, $from);
+
+        return array_values(array_filter([$of(self::FROM, Axis::Edge, 'left'), $of(self::TO, Axis::Edge, 'left'), $of(self::SHOULDER, Axis::Height, 'top')]));
+    }
+
+    public static function pattern(Settings $settings, string $id, GridSheet $grid): Pattern
+    {
+        return (new PatternBuilder)->face(self::FACE, self::outline($settings, $id, $grid))->layers(self::FACE)->build();
     }
 
     /** @return list<WorkStep> */
     public static function steps(PieceFigures $piece): array
     {
-        return [...GridWork::cutAndScore($piece), new WorkStep(Deed::CutOut, $piece->id, faces: [self::FACE], advice: ['label-each-tab'])];
+        $marks = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark));
+
+        return [
+            ...GridWork::cutAndScore($piece),
+            ...array_map(fn (int $mark) => new WorkStep(Deed::Mark, $piece->id, with: ToolKind::Trimmer, measures: [$mark]), $marks),
+            new WorkStep(Deed::CutOut, $piece->id, faces: [self::FACE], advice: ['label-each-tab']),
+        ];
     }
 
-    /**
-     * Tabs side by side as far as they are to be read, in cycles where there are more than stand beside one another; they begin on
-     * the trimmer's step.
-     */
-    private static function outline(GridSheet $grid, int $place, int $count, Step $cut): Polygon
+    private static function tabHeight(): Length
+    {
+        return Length::inches(1, 2);
+    }
+
+    private static function outline(Settings $settings, string $id, GridSheet $grid): Polygon
     {
         [$w, $h] = [$grid->columns->total, $grid->rows->total->toMillimetres()];
-        $shoulder = $h - min(Length::inches(1, 2)->toMillimetres(), $h / 2);
-        // Narrower, so that all stand beside one another, but not under an inch; else in cycles.
-        $share = $cut->down($w->timesNearest(1, max(2, $count)));
-        $tab = Length::min(Length::inches(2), $share->isLessThan(Length::inches(1)) ? Length::max($cut->down($w->timesNearest(1, 2)), $cut->size) : $share);
-        $beside = max(1, min($count, intdiv($w->ticks, $tab->ticks)));
-        $from = $beside === 1 ? Length::zero() : $cut->down($w->minus($tab)->timesNearest($place % $beside, $beside - 1));
-        [$left, $right, $wide] = [$from->toMillimetres(), min($from->plus($tab)->toMillimetres(), $w->toMillimetres()), $w->toMillimetres()];
+        $at = fn (string $name): ?Length => $settings->find($id, $name)?->at;
+        $left = ($at(self::FROM) ?? Length::zero())->toMillimetres();
+        [$right, $wide] = [Length::min($at(self::TO) ?? $w, $w)->toMillimetres(), $w->toMillimetres()];
+        $shoulder = $h - min(($at(self::SHOULDER) ?? Length::zero())->toMillimetres(), $h * 0.95);
+        $left < $right || throw NothingLeft::of('tab');
         $corners = [[0, 0], [$wide, 0], [$wide, $shoulder], [$right, $shoulder], [$right, $h], [$left, $h], [$left, $shoulder], [0, $shoulder]];
         // Where a tab ends with the divider, two corners are one.
         $distinct = array_filter($corners, fn (array $corner, int $i) => hypot($corner[0] - $corners[($i + 7) % 8][0], $corner[1] - $corners[($i + 7) % 8][1]) > Tolerance::SAME_POINT_MM, ARRAY_FILTER_USE_BOTH);

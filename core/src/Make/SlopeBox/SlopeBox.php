@@ -123,7 +123,7 @@ final readonly class SlopeBox implements Make
         }
         $real = $main->settle($planning->settings());
         for ($n = 1; $n <= $request->options->count('dividers'); $n++) {
-            $sheets[Dividers::id($n)] = Dividers::plan($planning, $n, $real->columns->main(), $real->rows->width($isOne ? 2 : 1));
+            $sheets[Dividers::id($n)] = Dividers::plan($planning, $n, $request->options->count('dividers'), $real->columns->main(), $real->rows->width($isOne ? 2 : 1));
         }
 
         return new Plan($request, $planning->settings(), $sheets);
@@ -133,7 +133,7 @@ final readonly class SlopeBox implements Make
     {
         $request = $plan->request;
         $ids = [...(self::isOne($request) ? [self::BOX] : [self::BACK, self::FRONT]), ...self::dividers($request)];
-        $pieces = array_map(fn (string $id) => PieceFigures::ofGrid($id, $plan->grid($id)), $ids);
+        $pieces = array_map(fn (string $id) => PieceFigures::ofGrid($id, $plan->grid($id), Dividers::marks($plan->settings, $id)), $ids);
         $t = $request->paper->caliper;
         [$columns, $deep, $front, $high] = self::measured($plan);
         $wide = $columns->main();
@@ -161,7 +161,7 @@ final readonly class SlopeBox implements Make
             self::BOX => new Shape($this->box($grid, $slope)->joined($piece, $this->joins($figures))->build(), $grid->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $grid->rows->width(2)->toMillimetres())), places: [Place::asItLies()]),
             self::BACK => new Shape($this->half($grid, 'back', 0, 1, $slope)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies()]),
             self::FRONT => new Shape($this->half($grid, 'front', 1, 0, 0.0)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies(y: -$grid->rows->edge(1), z: $lift)]),
-            default => new Shape(Dividers::pattern($grid, (int) array_search($piece, self::dividers($request), true), count(self::dividers($request)), $request->tools->cut), places: [$this->standing($figures, $piece)]),
+            default => new Shape(Dividers::pattern($figures->settings, $piece, $grid), places: [$this->standing($figures, $piece)]),
         };
     }
 
