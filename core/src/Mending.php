@@ -36,7 +36,7 @@ final readonly class Mending
     private const MOST_STEPS = 64;
 
     /**
-     * @param Closure(array<string, mixed>): ?Figures $settle what a spec comes to; null where it is none
+     * @param Closure(array<string, mixed>, bool): ?Figures $settle what a spec comes to; null where it is none; with what only its folded pattern tells, or without
      * @param array<string, Field> $fields every length of the request that can be changed
      */
     public function __construct(private Closure $settle, private Figures $figures, private array $fields)
@@ -71,18 +71,19 @@ final readonly class Mending
     /** @param array<string, mixed> $edits */
     private function holds(Fit $fit, array $edits): bool
     {
-        $after = $this->failing($edits);
+        $after = $this->failing($edits, true);
 
         return $after !== null && ! in_array($fit->id, $after, true) && array_diff($after, array_column($this->figures->failing(), 'id')) === [];
     }
 
     /**
      * @param array<string, mixed> $edits
+     * @param bool $isWhole with what only the folded pattern tells
      * @return ?list<string> the fits that fail after them; null where that is no spec
      */
-    private function failing(array $edits): ?array
+    private function failing(array $edits, bool $isWhole): ?array
     {
-        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
+        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits), $isWhole);
 
         return $after === null ? null : array_column($after->failing(), 'id');
     }
@@ -155,7 +156,7 @@ final readonly class Mending
     private function least(Fit $fit, int $most, Closure $edits): ?int
     {
         $does = function (int $steps) use ($fit, $edits): bool {
-            $failing = ($changed = $edits($steps)) === null ? null : $this->failing($changed);
+            $failing = ($changed = $edits($steps)) === null ? null : $this->failing($changed, $fit->id === ClosureKind::FIT);
 
             return $failing !== null && ! in_array($fit->id, $failing, true);
         };

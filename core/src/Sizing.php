@@ -89,15 +89,20 @@ final readonly class Sizing
     /** What a plan comes to; no pattern is made for it. */
     public function settle(Plan $plan): Figures
     {
-        $make = $this->make($plan->request);
-        $figures = Reach::checked($make->settle($plan));
+        $figures = $this->settled($plan);
         if ($plan->request->closure === ClosureKind::None) {
             return $figures;
         }
         // Whether there is paper for a closure only the folded pattern tells.
-        $held = array_map(fn (Piece $piece) => $piece->closure()?->fit, (new Design($make, $figures))->pieces);
+        $held = array_map(fn (Piece $piece) => $piece->closure()?->fit, (new Design($this->make($plan->request), $figures))->pieces);
 
         return $figures->withFits([...$figures->fits, ...array_values(array_filter($held))]);
+    }
+
+    /** The same but for what only the folded pattern tells. */
+    private function settled(Plan $plan): Figures
+    {
+        return Reach::checked($this->make($plan->request)->settle($plan));
     }
 
     /** @return array<string, Field> every length of the request that can be changed, by pointer */
@@ -156,9 +161,11 @@ final readonly class Sizing
     private function tried(Fit $fit, Figures $figures): array
     {
         $request = $figures->request;
-        $settle = function (array $spec): ?Figures {
+        $settle = function (array $spec, bool $isWhole): ?Figures {
             try {
-                return $this->settle($this->plan($this->request($spec)));
+                $plan = $this->plan($this->request($spec));
+
+                return $isWhole ? $this->settle($plan) : $this->settled($plan);
             } catch (InvalidDocument) {
                 return null;
             }

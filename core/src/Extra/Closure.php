@@ -39,8 +39,11 @@ final readonly class Closure
     /** How much longer the slit is, so that the flap goes in. */
     private const EASE_MM = 2.0;
 
+    /** A place is as good as found. */
+    private const FINE_MM = 0.05;
+
     /** How finely the flap's middle line is looked along. */
-    private const PLACES = 400;
+    private const PLACES = 32;
 
     /**
      * @param Point $onFlap on the flat sheet
@@ -80,11 +83,14 @@ final readonly class Closure
     private static function dot(ShutFlap $shut): self
     {
         [$best, $room] = [$shut->reach / 2, -INF];
-        for ($i = 1; $i < self::PLACES; $i++) {
-            $at = $shut->reach * $i / self::PLACES;
-            $clear = min($shut->onFlap($at), $shut->under($at)[1]);
-            if ($clear > $room + 1e-9) {
-                [$best, $room] = [$at, $clear];
+        // Looked for roughly, and then ever finer about the best place.
+        for ([$from, $step] = [0.0, $shut->reach / self::PLACES]; $step > self::FINE_MM; [$from, $step] = [$best - $step, 2 * $step / 8]) {
+            for ($i = 1; $i < ($from > 0.0 ? 8 : self::PLACES); $i++) {
+                $at = $from + $step * $i;
+                $clear = min($shut->onFlap($at), $shut->under($at)[1]);
+                if ($clear > $room + 1e-9) {
+                    [$best, $room] = [$at, $clear];
+                }
             }
         }
         [$least, $usual] = self::DOTS_MM;

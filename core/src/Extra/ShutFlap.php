@@ -7,6 +7,7 @@ namespace Gimbo\Core\Extra;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Sheet\Flap;
 
 /** A top flap that is shut, and what lies under it, place by place along its middle line; distances in millimetres from its fold. */
@@ -19,8 +20,9 @@ final readonly class ShutFlap
      * @param list<string> $names of the faces
      * @param Point $foot the middle of the flap's fold
      * @param Point $out of length 1, from there to the flap's end
+     * @param array<int, array{Polygon, Point, Point}> $under what can lie under it, the uppermost first: its outline, where on it the foot comes to lie, and which way out goes there
      */
-    private function __construct(private Folding $folding, private array $names, private int $flap, private Point $foot, private Point $out, public float $reach)
+    private function __construct(private array $names, private Polygon $outline, private Point $foot, private Point $out, public float $reach, private array $under)
     {
     }
 
@@ -41,7 +43,17 @@ final readonly class ShutFlap
         $reaches = array_map(fn (Point $p) => $p->minus($a)->dot($out), $folding->pattern->polygon($flap)->points);
         $reach = abs(min($reaches)) > max($reaches) ? min($reaches) : max($reaches);
 
-        return new self($folding, $names, $flap, $a->plus($b)->times(0.5), $out->times($reach < 0 ? -1 : 1), abs($reach));
+        [$foot, $out] = [$a->plus($b)->times(0.5), $out->times($reach < 0 ? -1 : 1)];
+        $under = [];
+        foreach (self::UNDER as $name) {
+            $face = array_search($name, $names, true);
+            if ($face !== false && $face !== $flap) {
+                $there = fn (Point $p): Point => Overlap::onSheet($folding, $face, Overlap::inSpace($folding, $flap, $p));
+                $under[$face] = [$folding->pattern->polygon($face), $there($foot), $there($foot->plus($out))->minus($there($foot))];
+            }
+        }
+
+        return new self($names, $folding->pattern->polygon($flap), $foot, $out, abs($reach), $under);
     }
 
     /** On the flat sheet. */
@@ -53,13 +65,13 @@ final readonly class ShutFlap
     /** How far that place is from the flap's own edge or fold; negative beyond it. */
     public function onFlap(float $from): float
     {
-        return $this->folding->pattern->polygon($this->flap)->clearance($this->at($from));
+        return $this->outline->clearance($this->at($from));
     }
 
     /** How wide the flap is there. */
     public function width(float $from): float
     {
-        return $this->span($this->folding->pattern->polygon($this->flap)->points, $this->at($from), $this->out);
+        return $this->span($this->outline->points, $this->at($from), $this->out);
     }
 
     /**
@@ -70,8 +82,8 @@ final readonly class ShutFlap
     public function under(float $from): array
     {
         $over = INF;
-        foreach ($this->faces() as $face) {
-            $clear = $this->folding->pattern->polygon($face)->clearance($this->onFace($face, $from));
+        foreach ($this->under as $face => [$outline]) {
+            $clear = $outline->clearance($this->onFace($face, $from));
             if ($clear > 0) {
                 return [$face, min($clear, $over)];
             }
@@ -88,9 +100,9 @@ final readonly class ShutFlap
         if ($face === null) {
             return 0.0;
         }
-        [$here, $on] = [$this->onFace($face, $from), $this->onFace($face, $from + 1)];
+        [$outline, , $out] = $this->under[$face];
 
-        return $this->span($this->folding->pattern->polygon($face)->points, $here, $on->minus($here));
+        return $this->span($outline->points, $this->onFace($face, $from), $out);
     }
 
     public function name(int $face): string
@@ -101,15 +113,9 @@ final readonly class ShutFlap
     /** Where on the flat sheet the place is that lies under it, on a face or beyond its edge. */
     public function onFace(int $face, float $from): Point
     {
-        return Overlap::onSheet($this->folding, $face, Overlap::inSpace($this->folding, $this->flap, $this->at($from)));
-    }
+        [, $foot, $out] = $this->under[$face];
 
-    /** @return list<int> */
-    private function faces(): array
-    {
-        $found = array_map(fn (string $name) => array_search($name, $this->names, true), self::UNDER);
-
-        return array_values(array_filter($found, fn (int|false $face) => $face !== false && $face !== $this->flap));
+        return $foot->plus($out->times($from));
     }
 
     /**

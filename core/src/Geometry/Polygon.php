@@ -90,12 +90,20 @@ final readonly class Polygon
     /** How far a point lies from the nearest side, mm: positive inside, negative outside. */
     public function clearance(Point $point): float
     {
-        $nearest = INF;
-        foreach ($this->points as $i => $from) {
-            $nearest = min($nearest, (new Segment($from, $this->points[($i + 1) % count($this->points)]))->distanceTo($point));
+        [$x, $y] = [$point->x, $point->y];
+        [$nearest, $isInside] = [INF, false];
+        $a = $this->points[count($this->points) - 1];
+        foreach ($this->points as $b) {
+            [$dx, $dy, $px, $py] = [$b->x - $a->x, $b->y - $a->y, $x - $a->x, $y - $a->y];
+            $share = max(0.0, min(1.0, ($px * $dx + $py * $dy) / max($dx * $dx + $dy * $dy, PHP_FLOAT_MIN)));
+            $nearest = min($nearest, ($px - $share * $dx) ** 2 + ($py - $share * $dy) ** 2);
+            if (($a->y > $y) !== ($b->y > $y) && $x < $dx * $py / $dy + $a->x) {
+                $isInside = ! $isInside;
+            }
+            $a = $b;
         }
 
-        return $this->containsOrTouches($point) ? $nearest : -$nearest;
+        return ($isInside ? 1 : -1) * sqrt($nearest);
     }
 
     public function containsOrTouches(Point $point): bool

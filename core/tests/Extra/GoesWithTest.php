@@ -6,12 +6,14 @@ namespace Gimbo\Core\Tests\Extra;
 
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Extra\Mat;
 use Gimbo\Core\Extra\Mats;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
@@ -206,6 +208,59 @@ final class GoesWithTest extends TestCase
         $refused = Sizing::ofEverything()->size(['make' => 'straight-envelope'] + $tucked);
         self::assertContains('closure-holds', array_column($refused->figures->failing(), 'id'));
         self::assertNull($refused->pieces[0]->closure()?->face);
+    }
+
+    /** Whatever the envelope: what is said to hold lies in paper that is there, clear of every edge; what does not is refused. */
+    public function test_what_is_said_to_hold_lies_in_paper_that_is_there(): void
+    {
+        $counted = ['held' => 0, 'refused' => 0];
+        foreach (['diagonal-envelope', 'straight-envelope', 'deep-envelope'] as $make) {
+            mt_srand(17);
+            for ($run = 0; $run < 45; $run++) {
+                $kind = [ClosureKind::Dot, ClosureKind::String, ClosureKind::Tuck][$run % 3];
+                $design = Sizing::ofEverything()->size(['closure' => $kind->value] + Specs::random($make));
+                $piece = $design->pieces[0];
+                $closure = $piece->closure();
+                self::assertNotNull($closure);
+                $isOk = ! in_array('closure-holds', array_column($design->figures->failing(), 'id'), true);
+                self::assertSame($isOk, $closure->onBody !== null);
+                $counted[$isOk ? 'held' : 'refused']++;
+                if ($closure->onBody === null || $closure->face === null) {
+                    continue;
+                }
+                $polygon = fn (string $name): Polygon => $piece->pattern()->polygon($piece->pattern()->faceNamed($name));
+                [$flap, $body] = [$polygon('top-flap'), $polygon($closure->face)];
+                if ($kind !== ClosureKind::Tuck) {
+                    self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onFlap, $flap), $make);
+                    self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onBody, $body), $make);
+
+                    continue;
+                }
+                // The slit runs as the flap's fold does, carried to the body: both its ends lie in paper, 6 mm from an edge along it.
+                $place = fn (Point $p): Vector => Overlap::inSpace($piece->folding(), $piece->pattern()->faceNamed('top-flap'), $p);
+                $onBody = fn (Point $p): Point => Overlap::onSheet($piece->folding(), $piece->pattern()->faceNamed((string) $closure->face), $place($p));
+                foreach ([1, -1] as $way) {
+                    $end = $closure->onFlap->plus(self::alongFold($piece)->times($way * ($closure->slitMm / 2 + 6 - 1e-6)));
+                    self::assertTrue($body->containsOrTouches($onBody($end)), "$make: the slit's end");
+                }
+            }
+        }
+        self::assertGreaterThan(15, min($counted));
+    }
+
+    /** Along the fold on which the top flap hangs, of length 1. */
+    private static function alongFold(Piece $piece): Point
+    {
+        $pattern = $piece->pattern();
+        $ring = $pattern->faces[$pattern->faceNamed('top-flap')]->vertices;
+        foreach ($pattern->edges as $edge) {
+            if ($edge->assignment->isFold() && in_array($edge->from, $ring, true) && in_array($edge->to, $ring, true)) {
+                $along = $pattern->vertices[$edge->to]->minus($pattern->vertices[$edge->from]);
+
+                return $along->times(1 / $along->length());
+            }
+        }
+        self::fail('The flap hangs on nothing.');
     }
 
     /** A short bottom flap: nothing of it lies under the lower disc, and the fit says so. */
