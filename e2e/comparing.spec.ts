@@ -47,7 +47,7 @@ test('a size typed in millimetres opens in millimetres, the next one too, and a 
   await page.goto('/')
   await page.getByRole('button', { name: 'New …' }).click()
   await page.getByRole('button', { name: /^A set of cards/ }).click()
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('150 mm')
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('140 mm')
   await page.getByLabel('Tools marked in').selectOption('imperial')
   await page.getByLabel('Width', { exact: true }).fill('6')
   await expect(page.getByRole('dialog').getByRole('button', { name: /^tray and lid/ })).toContainText('in')

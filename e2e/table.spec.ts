@@ -47,7 +47,7 @@ test('both tools and both systems are one choice away', async ({ page }) => {
   await expect(page.getByLabel('How far the corners lie inside the edge')).toHaveValue('0.44 in')
   await page.getByRole('button', { name: /^System of measures/ }).click()
   await page.getByRole('menuitemradio', { name: 'millimetres' }).click()
-  await expect(figure(page, square)).toHaveText('208 mm')
+  await expect(figure(page, square)).toHaveText('207 mm')
   await expect(page.getByLabel('Width of the card')).toHaveValue('5 1/2 in')
 })
 
