@@ -13,7 +13,7 @@ const RANK = { lit: 0, mark: 1, contents: 2, dimension: 3, face: 4, tick: 5 }
 /** Everything that is written on one piece, in the order of its weight. */
 export function labelsOf(design: Sized, piece: Piece, view: View, lit: number[]): Label[] {
   return [
-    ...markLabels(piece, view, lit),
+    ...markLabels(design, piece, view, lit),
     ...contentsLabel(design, piece, view),
     ...dimensionLabels(piece, view),
     ...faceLabels(piece, view),
@@ -21,10 +21,13 @@ export function labelsOf(design: Sized, piece: Piece, view: View, lit: number[])
   ].map((label) => ({ ...label, id: `${piece.id} ${label.id}` }))
 }
 
-function markLabels(piece: Piece, view: View, lit: number[]): Label[] {
+function markLabels(design: Sized, piece: Piece, view: View, lit: number[]): Label[] {
   const [x0, y0] = view.zero
   return marksOf(piece).map(({ measure, ruler, at, from }): Label => {
     const isLit = lit.includes(measure)
+    // A tool with a scale of its own says its unit beside the ruler's.
+    const unit = piece.measures[measure]?.scale.unit
+    const other = unit && unit !== (design.system === 'imperial' ? 'in' : 'mm') ? ` ${unit}` : ''
     const label = {
       id: `mark ${measure}`,
       text: piece.measures[measure]?.text ?? '',
@@ -33,7 +36,7 @@ function markLabels(piece: Piece, view: View, lit: number[]): Label[] {
       rank: isLit ? RANK.lit : RANK.mark,
       isLit,
       ...(from === 'bottom' ? { before: '↑ ' } : {}),
-      ...(from === 'right' ? { after: ' ←' } : {}),
+      ...(from === 'right' || other ? { after: `${other}${from === 'right' ? ' ←' : ''}` } : {}),
       ...(from ? { aside: words(`sheet.aside.${from}`) } : {}),
     }
     const [x, y] = [x0 + at * view.scale, y0 + at * view.scale]

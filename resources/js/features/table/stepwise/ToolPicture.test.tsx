@@ -10,6 +10,7 @@ const measure = (of: object) => ({
   from: 'left',
   at: 50,
   text: '50 mm',
+  scale: { step: 1, unit: 'mm' },
   standoff: 0,
   groove: null,
   corner: null,
@@ -44,8 +45,8 @@ const step = (what: string, measures: number[], lying: object = {}) =>
     lying: { turn: 0, isWhole: true, line: null, done: [], ...lying },
   }) as unknown as Step
 
-const show = (one: Step) =>
-  render(<ToolPicture design={{ steps: [one], system: 'metric' } as unknown as Sized} piece={piece} step={one} />)
+const show = (one: Step, of: Piece = piece) =>
+  render(<ToolPicture design={{ steps: [one], system: 'metric' } as unknown as Sized} piece={of} step={one} />)
     .container
 
 describe('ToolPicture', () => {
@@ -59,6 +60,15 @@ describe('ToolPicture', () => {
     const drawn = show(step('score', [1]))
     expect(screen.getByText('50 mm')).toBeTruthy()
     expect([...drawn.querySelectorAll('text')].map((label) => label.textContent)).toContain('5')
+  })
+
+  it('draws the ruler the tool has, whatever the design is in', () => {
+    const inches = { ...piece, measures: [measure({ text: '1 in', at: 25.4, scale: { step: 1.5875, unit: 'in' } })] }
+    const drawn = show(step('score', [0]), inches as unknown as Piece)
+    const labels = [...drawn.querySelectorAll('text')].map((label) => label.textContent)
+    // The sheet is 100 mm wide: 3 in on a ruler in inches, 10 cm on one in centimetres.
+    expect(labels).toContain('3')
+    expect(labels).not.toContain('5')
   })
 
   it('shows the groove for the other corners where there is one', () => {

@@ -39,7 +39,12 @@ export function ToolPicture({ design, piece, step }: ToolPictureProps) {
       {size.width > 0 && (
         <svg width={size.width} height={size.height} className="absolute inset-0" aria-hidden="true">
           {isBoard && (
-            <Fence lies={lies} system={design.system} hasSide={step.do === 'score'} isFromRight={isFromRight} />
+            <Fence
+              lies={lies}
+              system={!measure ? design.system : measure.scale.unit === 'in' ? 'imperial' : 'metric'}
+              hasSide={step.do === 'score'}
+              isFromRight={isFromRight}
+            />
           )}
           <LyingSheet design={design} piece={piece} step={step} lies={lies} />
           {step.do === 'slant' && <Rail piece={piece} step={step} lies={lies} />}
