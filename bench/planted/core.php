@@ -78,7 +78,7 @@ return [
     'a slit longer than the flap' => ['Extra/Closure.php', '$shut->width($at) + self::EASE_MM', '2 * $shut->width($at)', 'GoesWithTest'],
     'discs side by side' => ['Extra/Closure.php', '+ 2 * $size);', '+ $size / 2);', 'GoesWithTest'],
     'a band longer than the paper' => ['Extra/BellyBand.php', '$strips++;', 'break;', 'CasesTest|GoesWithTest'],
-    'a wrap overlaps by two' => ['Make/StraightEnvelope/StraightEnvelope.php', "return Length::inches(1, 2);", "return Length::inches(2);", 'CasesTest'],
+    'a wrap overlaps by two' => ['Make/StraightEnvelope/StraightEnvelope.php', 'return Length::inches(1, 2);', 'return Length::inches(2);', 'CasesTest'],
     'an envelope opened beside as above' => ['Make/StraightEnvelope/StraightEnvelope.php', '=== self::BESIDE;', '=== self::ABOVE;', 'CasesTest|RoomTest|EveryMakeTest'],
     'no hint of heavy paper' => ['Design/Hint.php', '$grammage > $stock->most()', '$grammage > 400', 'CasesTest'],
     'a lid far too large one way is good' => ['Make/TrayAndLid/TrayAndLid.php', '$play = $isFarTooLarge', '$play = false && $isFarTooLarge', 'MissedTest'],
