@@ -10,6 +10,7 @@ use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Extra\Mat;
+use Gimbo\Core\Extra\MatCorner;
 use Gimbo\Core\Extra\Mats;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
@@ -77,6 +78,25 @@ final class GoesWithTest extends TestCase
         $cut = $left->corners[0];
         self::assertTrue($cut->along->equals($left->rectangle->width));
         self::assertEqualsWithDelta($cut->along->toInches() * $cut->up->toInches() / hypot($cut->along->toInches(), $cut->up->toInches()), (float) $cut->rail?->toInches(), 1e-4);
+    }
+
+    /** A divider's tab stands up from its mat: the corners beside it come off square, and a slant goes to the rail. */
+    public function test_a_dividers_mat_has_square_shoulders(): void
+    {
+        $design = Sizing::ofEverything()->size(['border' => '1/8 in', 'options' => ['dividers' => 3, 'depth' => '2 in']] + self::ORGANIZER);
+        $middle = $design->piece('divider-2')?->mats()[0] ?? null;
+        self::assertNotNull($middle);
+        self::assertSame(['top-right', 'top-left'], array_map(fn (MatCorner $corner) => $corner->corner, $middle->corners));
+        foreach ($middle->corners as $corner) {
+            self::assertTrue($corner->isSquare && $corner->rail === null);
+            // Half an inch of tab less nothing: the mat's shoulder is as deep as the divider's.
+            self::assertEqualsWithDelta(0.5, $corner->up->toInches(), 0.01);
+        }
+        foreach ($design->piece('box')?->mats() ?? [] as $mat) {
+            foreach ($mat->corners as $corner) {
+                self::assertFalse($corner->isSquare);
+            }
+        }
     }
 
     /** Whoever cuts the rectangle and takes the corners off as it is said has a mat with the whole border left around it. */
@@ -154,6 +174,19 @@ final class GoesWithTest extends TestCase
                 }
                 self::assertGreaterThan($whole - self::around($lined) * 6.36, $liner->area(), $make);
                 self::assertLessThan($whole, $liner->area());
+                // Every face it goes over is under it, in its middle and a hair from the gusset's ends.
+                foreach ($lined as $face) {
+                    $middle = array_reduce($face->points, fn (Point $sum, Point $p) => $sum->plus($p->times(1 / count($face->points))), new Point(0, 0));
+                    self::assertTrue($liner->containsOrTouches($middle), $make);
+                    if (count($lined) === 3 && $face === $lined[1]) {
+                        foreach ($face->points as $i => $corner) {
+                            $side = $face->points[($i + 1) % 4]->minus($corner);
+                            // From a side's middle 1/4 in and a bit inwards: on the gusset, and under the liner.
+                            $at = $corner->plus($side->times(0.5))->plus((new Point(-$side->y, $side->x))->times(min(6.4, $face->area() / $side->length() / 2) / $side->length()));
+                            self::assertTrue($liner->containsOrTouches($at), 'the gusset is lined from fold to fold');
+                        }
+                    }
+                }
             }
         }
     }
