@@ -17,6 +17,8 @@ use Gimbo\Core\Sheet\Flap;
  */
 final class Liner
 {
+    private const LEDGE_MM = 1.0;
+
     /** On the flat sheet; null where there is no such flap. */
     public static function of(Pattern $pattern): ?Polygon
     {
@@ -46,7 +48,10 @@ final class Liner
         $ends = array_values(array_filter($one, $isShared));
         $isEnd = fn (Point $p): bool => array_filter($ends, $p->isAt(...)) !== [];
 
-        return [...self::startingAt($one, $isEnd), ...array_slice(self::startingAt($other, $isEnd), 1, -1)];
+        // The hair by which a corner comes out inside the score is no ledge to go round.
+        $isLedge = fn (Point $p): bool => array_filter($ends, fn (Point $end) => $end->minus($p)->length() < self::LEDGE_MM) !== [];
+
+        return [...self::startingAt($one, $isEnd), ...array_filter(array_slice(self::startingAt($other, $isEnd), 1, -1), fn (Point $p) => ! $isLedge($p))];
     }
 
     /**
