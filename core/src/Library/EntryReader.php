@@ -85,7 +85,7 @@ final readonly class EntryReader
     /** @return Entry a step nobody gave is the usual one of the system */
     private function tools(): array
     {
-        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'trimmerScore', 'punch', 'notch', 'reach', 'slant', 'reads']);
+        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'trimmerScore', 'punch', 'notch', 'reach', 'scoreReach', 'trimmerReach', 'slant', 'reads']);
         $usual = Tools::usual($this->system);
         $words = LengthFormatter::in($this->unit);
 
@@ -96,6 +96,8 @@ final readonly class EntryReader
             'punch' => $this->steps('/punch') ?? $words->text($usual->punch->size),
             'notch' => $this->length('/notch') ?? $words->text($usual->notch),
             'reach' => $this->length('/reach'),
+            'scoreReach' => $this->length('/scoreReach'),
+            'trimmerReach' => $this->length('/trimmerReach'),
             'slant' => $this->length('/slant'),
             'reads' => $this->in->choice('/reads', ['both', 'left'], 'both'),
         ];

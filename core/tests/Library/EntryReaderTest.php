@@ -57,4 +57,18 @@ final class EntryReaderTest extends TestCase
             self::assertSame($places, array_column($error->problems, 'at'));
         }
     }
+
+    /** A tool may have two scales, each in its own unit, and what it is like besides; a scale that is no length is said at its field. */
+    public function test_tools_as_they_are(): void
+    {
+        $kept = EntryReader::read(Kind::Tools, ['name' => 'Hut', 'cut' => '1/16, 1 mm', 'score' => '5 mm', 'trimmerScore' => '1/16', 'scoreReach' => '305 mm', 'trimmerReach' => '12', 'slant' => '1 1/2', 'reads' => 'left']);
+        self::assertSame(['1/16 in, 1 mm', '5 mm', '1/16 in', '305 mm', '12 in', '1 1/2 in', 'left'], array_map(fn (string $field) => $kept[$field], ['cut', 'score', 'trimmerScore', 'scoreReach', 'trimmerReach', 'slant', 'reads']));
+        self::assertSame([null, null, 'both'], array_map(fn (string $field) => EntryReader::read(Kind::Tools, ['name' => 'Hut'])[$field], ['trimmerScore', 'slant', 'reads']));
+        try {
+            EntryReader::read(Kind::Tools, ['name' => 'Hut', 'cut' => '1/16, wide']);
+            self::fail('That is no scale.');
+        } catch (InvalidDocument $error) {
+            self::assertSame('/cut', $error->problems[0]->at);
+        }
+    }
 }

@@ -7,7 +7,17 @@ import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './En
 import { NotchTrial } from './NotchTrial'
 import { filled, useEntryForm } from './useEntryForm'
 
-const FIELDS = ['cut', 'trimmerScore', 'score', 'punch', 'notch', 'reach', 'slant'] as const
+const FIELDS = [
+  'cut',
+  'trimmerScore',
+  'score',
+  'punch',
+  'notch',
+  'reach',
+  'scoreReach',
+  'trimmerReach',
+  'slant',
+] as const
 const BLANK = {
   name: '',
   system: 'imperial',
@@ -17,6 +27,8 @@ const BLANK = {
   punch: '',
   notch: '',
   reach: '',
+  scoreReach: '',
+  trimmerReach: '',
   slant: '',
   reads: 'both',
 }
@@ -57,7 +69,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
       <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form} isWide>
         {draft && (
           <>
-            <div className="grid grid-cols-4 gap-4">
+            <div className="grid grid-cols-5 items-end gap-x-4 gap-y-3">
               <NameAndSystem form={form} />
               {FIELDS.map((field) => (
                 <EntryField

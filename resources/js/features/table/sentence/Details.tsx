@@ -13,6 +13,10 @@ const DETAILS = [
   '/tools/punch',
   '/tools/notch',
   '/tools/reach',
+  '/tools/cut/reach',
+  '/tools/score/reach',
+  '/tools/trimmer-score/reach',
+  '/tools/punch/reach',
   '/tools/slant/reach',
   '/clearance/depth',
 ]

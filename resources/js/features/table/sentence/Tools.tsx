@@ -16,6 +16,8 @@ function toolChanges(tools: ToolSet): Change[] {
     { at: '/tools/notch', to: tools.notch },
     { at: '/tools/reach', to: tools.reach },
     { at: '/tools/trimmer-score', to: tools.trimmerScore ?? null },
+    { at: '/tools/trimmer-score/reach', to: tools.trimmerReach ?? null },
+    { at: '/tools/score/reach', to: tools.scoreReach ?? null },
     { at: '/tools/slant/reach', to: tools.slant ?? null },
     { at: '/tools/punch/reads', to: tools.reads === 'left' ? 'left' : null },
   ]
