@@ -32,8 +32,9 @@ final readonly class AxisPlan
      * @param list<string> $before names of settings from the near edge inwards
      * @param list<string> $after from the far edge inwards
      * @param ?Step $readOn the scale on which these are read on from the near edge; null where they are read from the far one
+     * @param array{list<int>, list<int>} $readings of both, from the edge each is counted from, ticks
      */
-    private function __construct(private string $piece, private Axis $axis, private array $before, private array $after, private ?Step $readOn)
+    private function __construct(private string $piece, private Axis $axis, private array $before, private array $after, private ?Step $readOn, private array $readings)
     {
     }
 
@@ -74,7 +75,21 @@ final readonly class AxisPlan
         self::set($planning, $piece, array_map($name, $after), $far);
         $planning->set($piece, self::cutOf($axis), ToolKind::Trimmer, $madeOf->figure(), $total, $madeOf);
 
-        return new self($piece, $axis, $names, array_map($name, $after), $readsOn ? $planning->score() : null);
+        return new self($piece, $axis, $names, array_map($name, $after), $readsOn ? $planning->score() : null, [self::ticks($near), self::ticks($far)]);
+    }
+
+    /** The same, every score read from the edge it is counted from. */
+    public function fromEachEdge(): self
+    {
+        return new self($this->piece, $this->axis, $this->before, $this->after, null, $this->readings);
+    }
+
+    /** Whether all four edges of a sheet come to the same readings: then each comes to the fence, and nothing is set anew. */
+    public static function areAlike(self $columns, self $rows): bool
+    {
+        [$near, $far] = $columns->readings;
+
+        return $near !== [] && $near === $far && $rows->readings === [$near, $far];
     }
 
     /** @throws NothingLeft where one setting was moved across another */
@@ -156,6 +171,15 @@ final readonly class AxisPlan
         foreach ($readings as $i => [$at, $exact, $madeOf]) {
             $planning->set($piece, $names[$i], $planning->scorer, $exact, $at, $madeOf);
         }
+    }
+
+    /**
+     * @param list<array{Length, Length, MakeUp}> $readings
+     * @return list<int>
+     */
+    private static function ticks(array $readings): array
+    {
+        return array_map(fn (array $reading) => $reading[0]->ticks, $readings);
     }
 
     /** @param list<array{Length, Length, MakeUp}> $readings */

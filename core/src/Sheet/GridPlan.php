@@ -9,8 +9,14 @@ use Gimbo\Core\Setting\Settings;
 /** Which settings make a rectangular sheet of columns and rows. */
 final readonly class GridPlan implements SheetPlan
 {
-    public function __construct(private AxisPlan $columns, private AxisPlan $rows)
+    private AxisPlan $columns;
+
+    private AxisPlan $rows;
+
+    public function __construct(AxisPlan $columns, AxisPlan $rows)
     {
+        $areAlike = AxisPlan::areAlike($columns, $rows);
+        [$this->columns, $this->rows] = $areAlike ? [$columns->fromEachEdge(), $rows->fromEachEdge()] : [$columns, $rows];
     }
 
     public function settle(Settings $settings): GridSheet

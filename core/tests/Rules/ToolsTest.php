@@ -108,6 +108,15 @@ final class ToolsTest extends TestCase
         self::assertSame(['left', 'bottom', 'right', 'top'], array_values(array_map(fn (Measure $measure) => $measure->from, array_filter(self::sized(self::TRAY)->pieces[0]->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Score))));
     }
 
+    /** An envelope whose four flaps happen to be alike: one reading, every edge at the fence, one row of measures. */
+    public function test_four_edges_alike_by_chance_are_one_reading(): void
+    {
+        $spec = ['make' => 'straight-envelope', 'system' => 'imperial', 'holds' => ['width' => '3 in', 'height' => '3 in', 'thickness' => '0.1 mm'], 'paper' => ['caliper' => '0 mm'], 'options' => ['topFlap' => '1 3/4 in', 'bottomFlap' => '1 3/4 in', 'sideFlap' => '1 3/4 in']];
+        $read = fn (Design $design): array => array_values(array_filter(array_map(fn (Measure $measure) => $measure->kind === MeasureKind::Score ? "$measure->from {$measure->text()}" : null, $design->pieces[0]->measures)));
+        self::assertSame(['left 1 3/4 in', 'bottom 1 3/4 in', 'right 1 3/4 in', 'top 1 3/4 in'], $read(self::sized($spec)));
+        self::assertSame('bottom 5 in', $read(self::sized(['options' => ['topFlap' => '2 in'] + $spec['options']] + $spec))[3]);
+    }
+
     public function test_what_is_typed_for_a_tool_keeps_what_else_is_known_of_it(): void
     {
         $sizing = Sizing::ofEverything();
