@@ -133,8 +133,6 @@ final readonly class NoteWallet implements Make
             $rows->main(),
         );
         $inPocket = self::inPocket($request, $request->options->count('perPocket'));
-        $strap = $plan->grid(self::STRAP)->columns;
-        $over = $strap->main === 0 && count($strap->widths) === 2 ? $strap->width(1)->minus(self::thick($columns, $request)) : $strap->width(count($strap->widths) - 1);
         [$width, $height] = BoxRoom::fits($request, $room, Fit::handMiss());
 
         return new Figures($request, $plan->settings, $pieces, $room, new Extents($columns->width(0)->plus($t), $rows->width(2)->plus($t), $columns->main()->plus($t)), [
@@ -143,7 +141,7 @@ final readonly class NoteWallet implements Make
             ...self::holdsAll($request, $room->depth),
             Fit::plain('pocket-inside-cover', $rows->width(0), $rows->width(2), $rows->width(0), Length::zero()),
             Fit::plain('spine-takes-both-pockets', $rows->main()->times(2)->plus($t), $columns->main(), $rows->main()->times(2)->plus($t), Fit::handMiss()),
-            Fit::plain('strap-reaches-front', self::strapReach(), $over, self::strapReach()->timesNearest(1, 2), Fit::handMiss()),
+            Fit::plain('strap-reaches-front', self::strapReach(), self::overFront($plan->grid(self::STRAP), self::thick($columns, $request)), self::strapReach()->timesNearest(1, 2), Fit::handMiss()),
             ...FromPaper::fits($pieces, $request),
         ], self::standIn($request, $room->depth, self::each($request->item)) * self::POCKETS, self::capacities($request, $room->depth));
     }
@@ -195,7 +193,7 @@ final readonly class NoteWallet implements Make
             new WorkStep(Deed::RoundCorners, self::STRAP, faces: ['strap-flap']),
             ...$glue(self::STRAP, 'dot-as-a-closed-pair'),
             new WorkStep(Deed::Fill, self::COVER),
-            new WorkStep(Deed::Close, self::COVER, faces: array_values(array_filter(['strap-side', 'strap-flap'], fn (string $face) => $face === 'strap-flap' || count($figures->grid(self::STRAP)->columns->widths) > 2))),
+            new WorkStep(Deed::Close, self::COVER, faces: self::hasSide($figures->grid(self::STRAP)) ? ['strap-side', 'strap-flap'] : ['strap-flap']),
         ];
     }
 
@@ -352,10 +350,22 @@ final readonly class NoteWallet implements Make
         );
     }
 
+    /** Whether a strap's end has a side of its own, between two scores. */
+    private static function hasSide(GridSheet $strap): bool
+    {
+        return count($strap->columns->widths) > 2;
+    }
+
+    /** What of a strap's end lies on the front: what is left of it where one score has to take the thickness too. */
+    private static function overFront(GridSheet $strap, Length $thick): Length
+    {
+        return self::hasSide($strap) ? $strap->columns->width(2) : $strap->columns->width(1)->minus($thick);
+    }
+
     private static function strapPattern(GridSheet $grid): Pattern
     {
         $builder = (new PatternBuilder)->face('strap', $grid->cell(0, 0));
-        if (count($grid->columns->widths) === 2) {
+        if (! self::hasSide($grid)) {
             return $builder->face('strap-flap', $grid->cell(1, 0), FaceRole::Flap)->hinge('strap', 'strap-flap', 90, 'x1')->build();
         }
 
