@@ -28,7 +28,7 @@ final class HandingOnTest extends TestCase
         yield 'nothing' => ['""', '/format', 'not a design of Gimbo'];
         yield 'a foreign file' => ['{"type": "FeatureCollection"}', '/format', 'not a design of Gimbo'];
         yield 'a bad field' => ['{"format": "gimbo-design", "version": 1, "name": "x", "spec": {"make": "kite"}}', '/spec/make', 'diagonal-envelope'];
-        yield 'a later version' => ['{"format": "gimbo-design", "version": 99}', '/version', 'version 2'];
+        yield 'a later version' => ['{"format": "gimbo-design", "version": 99}', '/version', 'version 3'];
     }
 
     #[DataProvider('badFiles')]

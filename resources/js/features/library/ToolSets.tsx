@@ -69,7 +69,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
       <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form} isWide>
         {draft && (
           <>
-            <div className="grid grid-cols-5 items-end gap-x-4 gap-y-3">
+            <div className="grid grid-cols-4 items-end gap-x-4 gap-y-2.5">
               <NameAndSystem form={form} />
               {FIELDS.map((field) => (
                 <EntryField
@@ -86,7 +86,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                 choices={['both', 'left'].map((value) => ({ value, label: words(`reads.${value}`) }))}
                 onChange={put('reads')}
               />
-              <button type="button" className="quiet-button self-end text-live" onClick={() => setTrying(true)}>
+              <button type="button" className="quiet-button -ml-3 self-end justify-self-start text-live" onClick={() => setTrying(true)}>
                 {words('trial.notch')}
               </button>
             </div>
