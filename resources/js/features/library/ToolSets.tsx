@@ -86,7 +86,11 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                 choices={['both', 'left'].map((value) => ({ value, label: words(`reads.${value}`) }))}
                 onChange={put('reads')}
               />
-              <button type="button" className="quiet-button -ml-3 self-end justify-self-start text-live" onClick={() => setTrying(true)}>
+              <button
+                type="button"
+                className="quiet-button -ml-3 self-end justify-self-start text-live"
+                onClick={() => setTrying(true)}
+              >
                 {words('trial.notch')}
               </button>
             </div>
