@@ -83,7 +83,7 @@ final readonly class Sizing
         // Cards, wallets and strips are made whole on the trimmer, as far as its arm reaches.
         $whole = $plan(ToolKind::TrimmerScore);
 
-        return Reach::isWithin($this->make($request)->settle($whole), ToolKind::TrimmerScore) ? $whole : $plan(ToolKind::ScoringBoard);
+        return Reach::isWithin($make->settle($whole), ToolKind::TrimmerScore) ? $whole : $plan(ToolKind::ScoringBoard);
     }
 
     /** What a plan comes to; no pattern is made for it. */
@@ -143,6 +143,7 @@ final readonly class Sizing
      *
      * @param string $piece its id
      * @param int $measure one of the piece's that was set wrong
+     *
      * @throws InvalidDocument at /piece or /measure where there is no such figure
      */
     public function missed(mixed $spec, string $piece, int $measure, Length $at): Missed

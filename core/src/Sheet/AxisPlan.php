@@ -100,10 +100,17 @@ final readonly class AxisPlan
         return new GridAxis($this->axis, array_map($of, $this->before), array_map($of, $this->after), $of(self::cutOf($this->axis)), $this->readOn);
     }
 
-    /** @param list<array{Length, Length, MakeUp}> $far */
+    /**
+     * Whether every one of them falls on the step, and within the tool's reach, from the near edge too.
+     *
+     * @param list<array{Length, Length, MakeUp}> $far
+     */
     private static function canReadOn(Planning $planning, array $far, Length $total): bool
     {
-        return array_filter($far, fn (array $reading) => ! $planning->score()->divides($total->minus($reading[0]))) === [];
+        $reach = $planning->tools->reachOf($planning->scorer);
+        $canRead = fn (Length $at): bool => $planning->score()->divides($at) && ($reach === null || ! $reach->isLessThan($at));
+
+        return array_filter($far, fn (array $reading) => ! $canRead($total->minus($reading[0]))) === [];
     }
 
     /**

@@ -89,8 +89,12 @@ final class ToolsTest extends TestCase
         $fails = fn (array $tools): bool => in_array('within-reach', array_column(self::sized(['tools' => $tools] + $card)->figures->failing(), 'id'), true);
         self::assertFalse($fails(['slant' => ['reach' => '1 1/2 in'], 'score' => ['step' => '1/8 in', 'reach' => '12 in']]));
         self::assertTrue($fails(['slant' => ['reach' => '1 1/4 in'], 'score' => ['step' => '1/8 in', 'reach' => '12 in']]));
-        self::assertTrue($fails(['slant' => ['reach' => '1 1/2 in'], 'score' => ['step' => '1/8 in', 'reach' => '7 in']]), 'the far score, read on, is at 7 5/8');
-        self::assertFalse($fails(['slant' => ['reach' => '1 1/2 in'], 'score' => ['step' => '1/8 in', 'reach' => '7 in'], 'readings' => 'each-edge']), 'from the other edge it is at 3 3/8');
+        $reaching = fn (string $reach): array => ['slant' => ['reach' => '1 1/2 in'], 'score' => ['step' => '1/8 in', 'reach' => $reach]];
+        self::assertTrue($fails($reaching('3 1/4 in')));
+        $far = fn (string $reach): array => array_values(array_map(fn (Measure $measure) => "$measure->from {$measure->text()}", array_filter(self::sized(['tools' => $reaching($reach)] + $card)->pieces[0]->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Score)));
+        self::assertSame(['left 3 3/8 in', 'left 7 5/8 in'], $far('7 5/8 in'));
+        self::assertSame(['left 3 3/8 in', 'right 3 3/8 in'], $far('7 1/2 in'), 'no score is read on beyond the reach');
+        self::assertFalse($fails($reaching('7 1/2 in')));
     }
 
     /** The organizer of the trade: 2 and 7, then 4 and 6: one turn instead of three. Which panel takes what the sheet is cut wrong by is said. */

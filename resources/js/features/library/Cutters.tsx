@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { Library } from '@/api/client'
-import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { SelectField } from '@/ui/SelectField'
 import { words } from '@/words'
 import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
@@ -27,7 +27,7 @@ export function Cutters({ own }: { own: Library['cutters'] }) {
               {cutter.host}:{cutter.port}
             </span>
             <span className="mr-auto text-soft">
-              {words('cutters.bed')} <Figure text={cutter.width} /> × <Figure text={cutter.height} />
+              {words('cutters.bed')} <Pair width={cutter.width} height={cutter.height} />
             </span>
             <RowButtons form={form} entry={cutter} />
           </li>

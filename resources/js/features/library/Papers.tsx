@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { PaperStock } from '@/api/client'
 import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
@@ -37,7 +38,7 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
               </p>
               {paper.width && paper.height && (
                 <p className="text-soft">
-                  {words('papers.sheet')} <Figure text={paper.width} /> × <Figure text={paper.height} />
+                  {words('papers.sheet')} <Pair width={paper.width} height={paper.height} />
                 </p>
               )}
             </span>

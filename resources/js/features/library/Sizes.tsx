@@ -2,8 +2,8 @@ import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { files, LARGEST_FILE, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
-import { Figure } from '@/ui/Figure'
 import { FileButton } from '@/ui/FileButton'
+import { Pair } from '@/ui/Pair'
 import { SelectField } from '@/ui/SelectField'
 import { words } from '@/words'
 import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
@@ -88,8 +88,6 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
   )
 }
 
-const unitOf = (text: string) => text.split(' ').at(-1)
-
 function SizeCells({ name, size, aside }: { name: string; size: Pick<NamedSize, 'width' | 'height'>; aside: string }) {
   return (
     <>
@@ -97,7 +95,7 @@ function SizeCells({ name, size, aside }: { name: string; size: Pick<NamedSize, 
         {name}
       </th>
       <td className="w-[26%] py-2 text-lg whitespace-nowrap">
-        <Figure text={size.width} unit={unitOf(size.width) !== unitOf(size.height)} /> × <Figure text={size.height} />
+        <Pair width={size.width} height={size.height} />
       </td>
       <td className="py-2 text-soft">{aside}</td>
     </>

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react'
 import { api, problemsOf, type SizesPreview } from '@/api/client'
 import { refreshLibrary } from '@/api/useLibrary'
 import { ErrorNote } from '@/ui/ErrorNote'
-import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { Sheet } from '@/ui/Sheet'
 import { words } from '@/words'
 
@@ -52,7 +52,7 @@ export function SizesFile({ csv, onDone }: { csv: string | null; onDone: () => v
               <td className="py-1.5">
                 {row.entry && (
                   <>
-                    <Figure text={row.entry.width} /> × <Figure text={row.entry.height} />
+                    <Pair width={row.entry.width} height={row.entry.height} />
                   </>
                 )}
                 {row.problem?.message}

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import { api, LARGEST_FILE, problemsOf, type Outline } from '@/api/client'
-import { Figure } from '@/ui/Figure'
 import { FileButton } from '@/ui/FileButton'
+import { Pair } from '@/ui/Pair'
 import { SelectField } from '@/ui/SelectField'
 import { words } from '@/words'
 
@@ -67,7 +67,7 @@ export function OutlineTaker({ outline, onRead }: OutlineTakerProps) {
           <figcaption className="leading-snug">
             {words('outline.drawn', { name: file.name })}
             <br />
-            <Figure text={outline.width} /> × <Figure text={outline.height} />
+            <Pair width={outline.width} height={outline.height} />
           </figcaption>
           <button
             type="button"

@@ -2,9 +2,9 @@ import { ChevronsUpDown } from 'lucide-react'
 import type { Catalogue } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
+import { Pair } from '@/ui/Pair'
 import { words } from '@/words'
 import type { PartProps } from './part'
-import { SizeAside } from './SizeAside'
 
 /** A card or an envelope by its name, published or the maker's own, instead of its two lengths. */
 export function NamedSizes({ book, view, catalogue }: PartProps & { catalogue: Catalogue }) {
@@ -16,7 +16,7 @@ export function NamedSizes({ book, view, catalogue }: PartProps & { catalogue: C
     label: words(`sizes.${kind}`),
     choices: catalogue.sizes
       .filter((size) => size.kind === kind)
-      .map((size) => ({ value: size.id, label: words(`size.${size.id}`), aside: <SizeAside {...size} /> })),
+      .map((size) => ({ value: size.id, label: words(`size.${size.id}`), aside: <Pair {...size} /> })),
   })
   return (
     <ChoicePart
@@ -29,7 +29,7 @@ export function NamedSizes({ book, view, catalogue }: PartProps & { catalogue: C
           ? [
               {
                 label: words('sizes.own'),
-                choices: own.map((size) => ({ value: size.id, label: size.name, aside: <SizeAside {...size} /> })),
+                choices: own.map((size) => ({ value: size.id, label: size.name, aside: <Pair {...size} /> })),
               },
             ]
           : []),

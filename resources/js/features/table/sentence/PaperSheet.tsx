@@ -2,11 +2,11 @@ import type { Catalogue } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
+import { Pair } from '@/ui/Pair'
 import { words } from '@/words'
 import { Field } from '../Field'
 import { paperChanges } from './paperChanges'
 import type { PartProps } from './part'
-import { SizeAside } from './SizeAside'
 
 /** The paper from the drawer or the sheet it must come out of, if any. */
 export function PaperSheet({ book, view, catalogue }: PartProps & { catalogue: Catalogue }) {
@@ -45,7 +45,7 @@ export function PaperSheet({ book, view, catalogue }: PartProps & { catalogue: C
                     label: one.name,
                     aside:
                       one.width && one.height ? (
-                        <SizeAside width={one.width} height={one.height} />
+                        <Pair width={one.width} height={one.height} />
                       ) : (
                         <Figure text={one.caliper} />
                       ),
@@ -58,7 +58,7 @@ export function PaperSheet({ book, view, catalogue }: PartProps & { catalogue: C
             choices: sheets.map((size) => ({
               value: size.id,
               label: words(`size.${size.id}`),
-              aside: <SizeAside {...size} />,
+              aside: <Pair {...size} />,
             })),
           },
         ]}
