@@ -17,6 +17,7 @@ use Gimbo\Core\Sheet\Flap;
  */
 final class Liner
 {
+    /** More than a corner comes out inside its score (a straight envelope's: 0.5 mm), and less than any edge is long. */
     private const LEDGE_MM = 1.0;
 
     /** On the flat sheet; null where there is no such flap. */
