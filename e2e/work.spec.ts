@@ -8,7 +8,7 @@ interface Answer {
       sheet: { text: { width: string; height: string } }
       measures: Array<{ text: string }>
     }>
-    steps: Array<{ do: string; piece: string; measures: number[] }>
+    steps: Array<{ id: string; do: string; piece: string; measures: number[] }>
     byTool: number[]
   }
 }
@@ -35,13 +35,15 @@ test('a tray and its lid, step by step by keyboard: every figure on the way is t
     } else if (step.do === 'score' || step.do === 'trim') {
       await expect(figure).toContainText(piece.measures[step.measures[0] ?? -1]?.text ?? 'no measure')
     }
-    // Dry fit before glue: the lid is tried before anything on it is glued.
+    // Each step has a picture of its own.
+    await expect(page.locator('.step-picture svg')).toBeVisible()
     if (i < design.steps.length - 1) await page.keyboard.press('PageDown')
   }
   await expect(page.getByRole('link', { name: 'Done' })).toBeVisible()
-  const tried = design.steps.findIndex((step) => step.do === 'try-fit' && step.piece === 'lid')
-  const glued = design.steps.findIndex((step) => step.do === 'glue' && step.piece === 'lid')
-  expect(tried).toBeLessThan(glued)
+  const tried = design.steps.findIndex((step) => step.do === 'try' && step.piece === 'lid')
+  const hems = design.steps.findIndex((step) => step.id === 'lid/glue/hems')
+  expect(tried).toBeGreaterThan(0)
+  expect(tried).toBeLessThan(hems)
   await page.keyboard.press('PageUp')
   await expect(status).toHaveText(`${design.steps.length - 1} of ${design.steps.length}`)
   await page.keyboard.press('Home')
@@ -170,9 +172,11 @@ test('corner up: the groove the other corners lie on, and the card laid in befor
   await page.keyboard.press('PageDown')
   const square = (await kept(page, id)) as unknown as { design: { pieces: Array<{ sheet: { width: number } }> } }
   const half = Math.ceil((square.design.pieces[0]?.sheet.width ?? 0) / Math.SQRT2)
-  await expect(page.getByText(/Score at .* the other corners on the groove at/)).toContainText(`${half} mm`)
+  await expect(page.getByText(/Score the left flap at .* the other corners on the groove at/)).toContainText(
+    `${half} mm`,
+  )
   for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')
   await expect(page.getByText('Lay it in and look.')).toBeVisible()
   await expect(page.getByText(/^Turn/)).toHaveCount(0)
-  await expect(page.locator('polygon.stroke-live')).toHaveCount(1)
+  await expect(page.locator('.step-picture polygon.sp-lit')).toHaveCount(1)
 })

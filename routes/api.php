@@ -20,6 +20,7 @@ use App\Http\Controllers\SizingController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\TrialController;
 use App\Http\Controllers\VariantController;
+use App\Http\Controllers\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json((object) []));
@@ -40,6 +41,8 @@ Route::post('designs/{design}/copy', [DesignController::class, 'copy']);
 
 Route::get('designs/{design}/picture', PictureController::class);
 Route::get('designs/{design}/alternatives', AlternativesController::class);
+Route::get('designs/{design}/work', [WorkController::class, 'pictures']);
+Route::get('designs/{design}/steps/{number}.svg', [WorkController::class, 'picture'])->whereNumber('number');
 Route::post('designs/{design}/missed', MissedController::class);
 Route::post('designs/{design}/edits', [EditController::class, 'store']);
 Route::post('designs/{design}/undo', [EditController::class, 'undo']);

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\HandOn;
 
 use App\Draft;
+use App\Words\Figure;
+use App\Words\Sentence;
+use App\Words\StepWords;
 use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Exchange\StepPicture;
 use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
@@ -16,13 +20,9 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Change;
 use Gimbo\Core\Request\SpecEditor;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Sizing;
-use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Work\Lying;
 use Illuminate\Contracts\View\Factory;
 
 /**
@@ -33,6 +33,9 @@ use Illuminate\Contracts\View\Factory;
  */
 final readonly class Handout
 {
+    /** Its pictures are some 50 mm wide. */
+    private const LETTERING = 1.7;
+
     /** What changes least: the same thing, a little closer. */
     private const MENDS_QUIETLY = ['less-room-width', 'less-room-height', 'less-room-depth', 'less-room', 'shorter'];
 
@@ -56,7 +59,7 @@ final readonly class Handout
             'picture' => self::asImage(Sketch::finished($own)),
             'materials' => $this->materials($own),
             'cuttingList' => array_map(fn (Piece $piece) => [
-                'name' => $this->pieceName($piece->id), 'count' => $piece->count,
+                'name' => StepWords::nameOf($this->words, $piece->id), 'count' => $piece->count,
                 'sizes' => array_map(fn (Design $design) => self::size($design->piece($piece->id) ?? $piece), $both),
             ], $own->pieces),
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
@@ -115,13 +118,10 @@ final readonly class Handout
         $spec = (array) ($design->request->spec['paper'] ?? []);
         $paper = is_string($spec['name'] ?? null) ? $spec['name'] : $this->words->sentence('handout.paper');
         $list = [e($paper).', '.self::figure(LengthFormatter::for(System::Metric)->measured($design->request->paper->caliper, 2)).' '.e($this->words->sentence('papers.thick'))];
-        foreach (ToolKind::cases() as $tool) {
-            if (array_filter($design->steps(), fn (WorkStep $step) => $step->with === $tool) !== []) {
-                $list[] = e($this->words->sentence("handout.tool.$tool->value"));
+        foreach (With::cases() as $with) {
+            if (array_filter($design->steps(), fn (WorkStep $step) => $step->with === $with) !== []) {
+                $list[] = e($this->words->sentence("handout.tool.$with->value"));
             }
-        }
-        if (array_filter($design->steps(), fn (WorkStep $step) => $step->do === Deed::Glue) !== []) {
-            $list[] = e($this->words->sentence('handout.glue'));
         }
 
         return $list;
@@ -147,7 +147,7 @@ final readonly class Handout
                 $pairs[] = [null, $row];
             }
             $tables[] = [
-                'piece' => count($both[0]->pieces) > 1 ? $this->pieceName($piece->id) : '',
+                'piece' => count($both[0]->pieces) > 1 ? StepWords::nameOf($this->words, $piece->id) : '',
                 'rows' => array_map(fn (array $pair) => $this->measure($pair, $pieces, $both), $pairs),
             ];
         }
@@ -218,20 +218,25 @@ final readonly class Handout
         return $this->words->sentence('measure.from', ['from' => $this->words->listed(array_map(fn (string $edge) => $this->words->sentence("from.edge.$edge"), $from))]);
     }
 
-    /** @return list<array{piece: string, drawing: string, says: string, other: string, advice: list<string>}> */
+    /** @return list<array{piece: string, drawing: string, says: string, or: string, other: string, advice: list<string>}> */
     private function steps(Design $own, Design $other): array
     {
-        $lying = Lying::of($own);
+        [$said, $others] = [new StepWords($this->words, $own), new StepWords($this->words, $other)];
+        $twins = array_flip(array_map(fn (WorkStep $step) => $step->id, $other->steps()));
+        $pictures = StepPicture::all($own, array_keys($own->steps()), lettering: self::LETTERING);
         $steps = [];
         $before = null;
         foreach ($own->steps() as $i => $step) {
-            $piece = $own->piece($step->piece) ?? $own->pieces[0];
+            $turn = $said->quarters($i);
+            $twin = $twins[$step->id] ?? null;
+            $or = $said->or($i);
             $steps[] = [
-                'piece' => count($own->pieces) > 1 && $step->piece !== $before ? $this->pieceName($step->piece) : '',
-                'drawing' => self::asImage(Sketch::step($step, $lying[$i], $piece)),
-                'says' => ($step->quarterTurns > 0 ? e($this->words->sentence("turn.$step->quarterTurns")).' ' : '').$this->says($step, $piece, $own),
-                'other' => $this->otherFigure($step, $piece, $other->piece($step->piece), $other),
-                'advice' => array_map(fn (string $code) => $this->words->sentence("advice.$code"), $step->advice),
+                'piece' => count($own->pieces) > 1 && $step->piece !== $before ? $said->pieceName($step->piece) : '',
+                'drawing' => self::asImage($pictures[$i]),
+                'says' => ($turn > 0 ? e($this->words->sentence("turn.$turn")).' ' : '').implode(' ', array_map(self::typeset(...), $said->of($i))),
+                'or' => $or === null ? '' : self::typeset($or),
+                'other' => $twin === null ? '' : implode('<br>', array_map(self::figure(...), array_values(array_unique(array_merge(...array_map(fn (Sentence $sentence) => $sentence->figures(), $others->of($twin))))))),
+                'advice' => array_map(self::typeset(...), $said->advice($i)),
             ];
             $before = $step->piece;
         }
@@ -239,89 +244,9 @@ final readonly class Handout
         return $steps;
     }
 
-    private function says(WorkStep $step, Piece $piece, Design $design): string
+    private static function typeset(Sentence $sentence): string
     {
-        $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
-        $slots = ['{faces}' => e($this->words->listed($this->faceNames($step->faces)))];
-        if ($step->do === Deed::Cut) {
-            [$width, $height] = self::oneUnit(array_values($piece->figures->cutText()));
-            $slots += ['{width}' => "<b>$width</b>", '{height}' => "<b>$height</b>"];
-        }
-        if ($measure !== null) {
-            $slots += ['{at}' => '<b>'.self::figure($measure->text()).'</b>', '{from}' => e($this->from($measure))];
-            $slots += $measure->groove === null ? [] : ['{groove}' => self::figure($measure->text($measure->groove))];
-        }
-
-        $keys = array_map(fn (string $own) => "step.{$step->do->value}.$own", [$measure->axis->value ?? '', $step->piece]);
-        $own = array_values(array_filter($keys, $this->words->has(...)));
-
-        return strtr(e($this->words->sentence($own[0] ?? "step.{$step->do->value}").$this->blade($step, $piece)), $slots);
-    }
-
-    /** Which of the trimmer's blades a step takes, where the piece is made with both. */
-    private function blade(WorkStep $step, Piece $piece): string
-    {
-        $hasBoth = in_array(ToolKind::TrimmerScore, array_column($piece->measures, 'tool'), true);
-
-        return match (true) {
-            ! $hasBoth => '',
-            $step->with === ToolKind::TrimmerScore => $this->words->sentence('step.blade.score'),
-            $step->do === Deed::Cut => $this->words->sentence('step.blade.cut'),
-            default => '',
-        };
-    }
-
-    /** What the same step is set to in the other system, and from where, if that is another end. */
-    private function otherFigure(WorkStep $step, Piece $piece, ?Piece $twin, Design $other): string
-    {
-        if ($step->do === Deed::Cut) {
-            return $twin === null ? '' : self::size($twin);
-        }
-        $measure = $piece->measures[$step->measures[0] ?? -1] ?? null;
-        // The line that is the same in both: it may be read from another end, and come at another place in the order.
-        $isSame = fn (Measure $its): bool => $its->kind === $measure?->kind && $its->creases === $measure->creases && ($its->rail === null) === ($measure->rail === null);
-        $alike = array_values(array_filter($twin->measures ?? [], $isSame));
-        $its = $measure === null ? null : $alike[$measure->creases === [] ? (int) array_search($measure, array_values(array_filter($piece->measures, $isSame)), true) : 0] ?? null;
-        if ($measure === null || $its === null || $step->do === Deed::ScoreSlants) {
-            return '';
-        }
-
-        return self::figure($its->text())
-            .($its->from === $measure->from ? '' : '<br><small>'.e($this->from($its)).'</small>');
-    }
-
-    /** An edge of the sheet, a corner that is cut off, or how the sheet lies at the fence. */
-    private function from(Measure $measure): string
-    {
-        $where = $measure->rail !== null ? 'corner' : (in_array($measure->axis, [Axis::Width, Axis::Height], true) ? 'edge' : 'from');
-
-        return $this->words->sentence("$where.$measure->from");
-    }
-
-    /**
-     * Faces by their names; so many of one name by their number.
-     *
-     * @param list<string> $faces
-     * @return list<string>
-     */
-    private function faceNames(array $faces): array
-    {
-        $alike = [];
-        foreach ($faces as $face) {
-            $alike[$this->words->sentence("face.$face")][] = $face;
-        }
-
-        return array_map(function (string $name, array $ids): string {
-            $many = 'faces.'.preg_replace('/^.*-/', '', $ids[0]);
-
-            return count($ids) > 1 && $this->words->has($many) ? $this->words->sentence($many, ['count' => (string) count($ids)]) : $name;
-        }, array_keys($alike), $alike);
-    }
-
-    private function pieceName(string $id): string
-    {
-        return $this->words->has("piece.$id") ? $this->words->sentence("piece.$id")
-            : $this->words->sentence('piece.'.preg_replace('/-\d+$/', '', $id)).' '.preg_replace('/^.*-(\d+)$/', '$1', $id);
+        return implode('', array_map(fn (string|Figure $part) => $part instanceof Figure ? '<b>'.self::figure($part->text).'</b>' : e($part), $sentence->parts));
     }
 
     private static function size(Piece $piece): string

@@ -7,7 +7,6 @@ namespace App\Http;
 use App\Draft;
 use App\Models\Design;
 use Gimbo\Core\Design\Design as Sized;
-use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Request\Likely;
 use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Request\OptionSpec;
@@ -18,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 /** A design as the browser gets it: what is kept, what can be changed, and what the core makes of it. */
 final readonly class DesignView
 {
-    public function __construct(private Sizing $sizing)
+    public function __construct(private Sizing $sizing, private SizedView $sized)
     {
     }
 
@@ -38,7 +37,7 @@ final readonly class DesignView
             'spec' => $draft->document->spec,
             'fields' => (object) $this->fields($draft->sized),
             'choices' => (object) $this->choices($draft->sized),
-            'design' => DesignWriter::write($draft->sized),
+            'design' => $this->sized->of($draft->sized),
         ];
     }
 

@@ -121,8 +121,11 @@
                   <h3>{{ $step['piece'] }}</h3>
                 @endif
                 <p>{!! $step['says'] !!}</p>
+                @if ($step['or'] !== '')
+                  <p><small>{!! $step['or'] !!}</small></p>
+                @endif
                 @foreach ($step['advice'] as $advice)
-                  <p><small>{{ $advice }}</small></p>
+                  <p><small>{!! $advice !!}</small></p>
                 @endforeach
               </td>
               <td class="other">{!! $step['other'] !!}</td>

@@ -30,6 +30,7 @@ final class ContractTest extends TestCase
             $this->assertAnswers('Point', $this->postJson("/api/designs/$id/points", ['name' => 'now'])->assertCreated());
             $this->assertAnswers('History', $this->getJson("/api/designs/$id/history")->assertOk());
             $this->assertAnswers('DesignView', $this->postJson("/api/designs/$id/variants")->assertCreated());
+            $this->assertAnswers('WorkPictures', $this->getJson("/api/designs/$id/work?order=by-tool&hand=left")->assertOk());
             $this->assertAnswers('Variants', $this->getJson("/api/designs/$id/variants")->assertOk());
         }
         config(['gimbo.stand_in.port' => 1]);
@@ -56,7 +57,7 @@ final class ContractTest extends TestCase
     public function test_every_address_is_in_the_contract(): void
     {
         $promised = array_keys((array) (self::contract()->paths ?? []));
-        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/template.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv'];
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/template.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv'];
         $real = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);

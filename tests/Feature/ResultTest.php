@@ -46,7 +46,7 @@ final class ResultTest extends TestCase
             $ids = array_column($design['pieces'], 'id');
             foreach ($design['steps'] as $step) {
                 self::assertContains($step['piece'], $ids);
-                self::assertTrue($step['quarterTurns'] >= 0 && $step['quarterTurns'] < 4);
+                self::assertNotSame('', $step['id']);
                 $measures = array_column($design['pieces'], 'measures', 'id')[$step['piece']];
                 foreach ($step['measures'] as $measure) {
                     self::assertArrayHasKey($measure, $measures);

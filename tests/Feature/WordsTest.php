@@ -68,7 +68,7 @@ final class WordsTest extends TestCase
             array_push($keys, ...array_map(fn (array $remedy) => "remedy.{$remedy['id']}", $check['remedies']));
         }
         foreach ((array) $design['steps'] as $step) {
-            array_push($keys, "step.{$step['do']}", ...array_map(fn (string $advice) => "advice.$advice", $step['advice']), ...array_map(fn (string $face) => "face.$face", $step['faces']));
+            array_push($keys, ...array_map(fn (string $face) => "face.$face", $step['faces']));
         }
 
         return $keys;

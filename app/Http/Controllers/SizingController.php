@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\ChangeList;
 use App\Http\JsonBody;
-use Gimbo\Core\Exchange\DesignWriter;
+use App\Http\SizedView;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -14,12 +14,12 @@ use Illuminate\Http\Request;
 /** Sizes a spec without keeping it: `{"spec": {…}, "changes": […]}`, the changes applied first. */
 final class SizingController
 {
-    public function __invoke(Request $request, Sizing $sizing): JsonResponse
+    public function __invoke(Request $request, Sizing $sizing, SizedView $view): JsonResponse
     {
         $body = JsonBody::of($request)->object();
         $spec = $body['spec'] ?? null;
         $changes = ($body['changes'] ?? []) === [] ? [] : ChangeList::read($body['changes']);
 
-        return new JsonResponse(DesignWriter::write($sizing->size($changes === [] ? $spec : $sizing->edited($spec, $changes))));
+        return new JsonResponse($view->of($sizing->size($changes === [] ? $spec : $sizing->edited($spec, $changes))));
     }
 }

@@ -71,6 +71,16 @@ final class Design
         return $this->joins ??= $this->make->joins($this->figures);
     }
 
+    /**
+     * Pieces that nothing is glued to: what goes over, or stands in, what is made of the others.
+     *
+     * @return array<string, string> why, by piece
+     */
+    public function loose(): array
+    {
+        return $this->make->loose($this->figures);
+    }
+
     /** @return list<Hint> */
     public function hints(): array
     {

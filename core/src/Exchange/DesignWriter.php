@@ -24,11 +24,9 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Work\Bend;
 use Gimbo\Core\Work\ByTool;
 use Gimbo\Core\Work\FoldPlan;
-use Gimbo\Core\Work\Lying;
 
 /**
  * A design as the JSON document that the command prints and the browser draws.
@@ -46,18 +44,19 @@ final class DesignWriter
     /** @var array<string, list<Json>> what figures are made of, by their make-up and unit: readings of one setting share it */
     private array $madeOf = [];
 
-    private function __construct(private readonly Design $design, private readonly Detail $detail)
+    private function __construct(private readonly Design $design, private readonly Detail $detail, private readonly bool $hasSteps)
     {
         $this->words = LengthFormatter::for($design->request->system);
     }
 
     /**
      * @param Detail $detail how much of it
+     * @param bool $hasSteps whether the steps are written too, and what is joined in them
      * @return Json
      */
-    public static function write(Design $design, Detail $detail = Detail::Folding): array
+    public static function write(Design $design, Detail $detail = Detail::Folding, bool $hasSteps = true): array
     {
-        return (new self($design, $detail))->document();
+        return (new self($design, $detail, $hasSteps))->document();
     }
 
     /** @return Json */
@@ -77,8 +76,10 @@ final class DesignWriter
             'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
             'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->toCut($band->strip) + ['strips' => $band->strips],
             'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints())],
-        ] + ($this->detail === Detail::Figures ? [] : [
-            'steps' => array_map($this->step(...), $design->steps(), Lying::of($design)),
+        ] + ($this->detail === Detail::Figures || ! $this->hasSteps ? [] : [
+            'steps' => StepsWriter::write($design),
+            'joins' => StepsWriter::joins($design),
+            'loose' => StepsWriter::loose($design),
             'byTool' => ByTool::order($design),
         ]);
     }
@@ -205,22 +206,6 @@ final class DesignWriter
             'unit' => 'g/m²', 'hint' => true, 'ok' => true, 'bare' => $hint->need, 'slip' => 0, 'critical' => false, 'most' => null, 'state' => $hint->state,
             'text' => ['need' => $need, 'have' => $have, 'slack' => '', 'bare' => $need, 'spare' => '', 'slip' => '', 'asked' => '', 'afterSlip' => ''],
             'madeOf' => [], 'remedies' => [],
-        ];
-    }
-
-    /** @return Json */
-    private function step(WorkStep $step, Lying $lying): array
-    {
-        return [
-            'do' => $step->do->value,
-            'piece' => $step->piece,
-            'with' => $step->with?->value,
-            'measures' => $step->measures,
-            'quarterTurns' => $step->quarterTurns,
-            'faces' => $step->faces,
-            'onto' => $step->onto,
-            'advice' => $step->advice,
-            'lying' => ['turn' => round($lying->turn, self::DECIMALS), 'isWhole' => $lying->isWhole, 'line' => $lying->line === null ? null : array_map(self::point(...), $lying->line), 'done' => $lying->done],
         ];
     }
 

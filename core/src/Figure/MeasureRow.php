@@ -49,7 +49,7 @@ final readonly class MeasureRow
             return 'slant.'.explode('-', $measure->from)[0];
         }
         if ($measure->kind === MeasureKind::Mark && $measure->tool === ToolKind::Trimmer) {
-            return 'mark.tab';
+            return $measure->setting === 'slope' ? 'mark.slope' : 'mark.tab';
         }
         $isAcross = in_array($measure->axis, [Axis::Width, Axis::Height], true);
         if ($measure->kind === MeasureKind::Cut && $isAcross && $piece->sheet->width->equals($piece->sheet->height)) {

@@ -25,6 +25,8 @@ enum TermKind: string
     case HalfPanel = 'half-panel';
     /** The reading that sets a slanted cut on the rail. */
     case Slant = 'slant';
+    /** How far down an organizer's sides fall. */
+    case Slope = 'slope';
     /** A gusset as it will really be. */
     case Gusset = 'gusset';
     /** A depth that was asked for. */

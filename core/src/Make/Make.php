@@ -55,6 +55,13 @@ interface Make extends Offer
     /** Whether it is shut once it is made, so that a band round it holds it. */
     public function isHeldByBand(): bool;
 
+    /**
+     * The pieces that stay unattached, and why: a code.
+     *
+     * @return array<string, string>
+     */
+    public function loose(Figures $figures): array;
+
     /** @return list<WorkStep> in the order of the work */
     public function steps(Figures $figures): array;
 

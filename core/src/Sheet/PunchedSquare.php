@@ -131,8 +131,16 @@ final readonly class PunchedSquare implements SheetPlan
         $marks = [];
         foreach ($corners as $i => $flaps) {
             $from = $i % 2 === ($this->isFromShortEnd ? 0 : 1) ? 'left' : 'right';
-            $marks[] = $this->mark($settings, self::MARK, $from, $flaps, $i + 1);
-            $this->isDeep && $marks[] = $this->mark($settings, self::SECOND, $from, array_map(Flap::gusset(...), $flaps), $i + 1);
+            if (! $this->isDeep) {
+                $marks[] = $this->mark($settings, self::MARK, $from, $flaps, $i + 1);
+
+                continue;
+            }
+            // Of two, the one nearer to an end lies where the flap beside that end leaves its gusset.
+            foreach ([self::MARK => $this->isFromShortEnd, self::SECOND => ! $this->isFromShortEnd] as $name => $isBesideSide) {
+                $creases = array_map(fn (string $flap): string => in_array($flap, [Flap::LEFT, Flap::RIGHT], true) === $isBesideSide ? $flap : Flap::gusset($flap), $flaps);
+                $marks[] = $this->mark($settings, $name, $from, $creases, $i + 1);
+            }
         }
 
         return $marks;

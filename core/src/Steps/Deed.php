@@ -4,25 +4,23 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Steps;
 
-/** What a step does, in the order of the work. */
+/** What a step does: docs/steps.md. */
 enum Deed: string
 {
     case Cut = 'cut';
-    case Score = 'score';
     case Punch = 'punch';
-    case Trim = 'trim';
-    case Notch = 'notch';
-    case CutOut = 'cut-out';
-    case Taper = 'taper';
-    case Slit = 'slit';
+    case Score = 'score';
     case Mark = 'mark';
-    /** From mark to mark, without a reading. */
-    case ScoreSlants = 'score-slants';
-    case Slant = 'slant';
-    case RoundCorners = 'round-corners';
-    case TryFit = 'try-fit';
+    /** A cut that takes nothing away by itself. */
+    case Slit = 'slit';
+    /** Something comes off. */
+    case CutAway = 'cut-away';
+    case Round = 'round';
+    case Hole = 'hole';
     case Fold = 'fold';
+    case TryFit = 'try';
     case Glue = 'glue';
+    case Put = 'put';
     case Fill = 'fill';
     case Close = 'close';
 }

@@ -5,47 +5,74 @@ declare(strict_types=1);
 namespace Gimbo\Core\Steps;
 
 use Gimbo\Core\Crease\Join;
-use Gimbo\Core\Tool\ToolKind;
+use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\LineOp;
+use Gimbo\Core\Steps\Op\Op;
+use Gimbo\Core\Steps\Op\SheetOp;
 
-/** One thing the maker does, as data: what, to which piece, how it lies, with what. */
+/** One thing the maker does, as data: what, to which piece, how it lies, with what, and what it does to the sheet. See docs/steps.md. */
 final readonly class WorkStep
 {
+    /** @var list<int> indexes into the piece's measures: the readings it sets */
+    public array $measures;
+
+    /** @var list<string> the faces it is about, in order */
+    public array $faces;
+
+    /** @var list<Join> what is glued to what */
+    public array $joins;
+
     /**
+     * @param string $id stays the same whatever the sizes
      * @param string $piece id of a piece
-     * @param list<int> $measures indexes into the piece's measures
-     * @param int $quarterTurns how far the sheet is turned clockwise since the step before
-     * @param list<string> $faces the faces it is about, in order
-     * @param ?string $onto the face they are folded over or glued to
+     * @param int $copies how many of the piece it is done to
+     * @param float $turn how far the sheet lies turned clockwise from the frame its points are said in, degrees
+     * @param ?string $fence the edge or corner that lies at the fence, the rail or the punch
+     * @param list<Op> $ops
+     * @param list<non-empty-list<Op>> $or other readings of the same lines
      * @param list<string> $advice codes of advice that belongs here
-     * @param list<Join> $joins what is glued to what
+     * @param list<string> $about the faces it is about, where its ops do not say
+     * @param int $phase nothing of a later phase is begun before all of an earlier one is done, in whichever order one works
      */
     public function __construct(
+        public string $id,
         public Deed $do,
         public string $piece,
-        public ?ToolKind $with = null,
-        public array $measures = [],
-        public int $quarterTurns = 0,
-        public array $faces = [],
-        public ?string $onto = null,
+        public int $copies = 1,
+        public ?With $with = null,
+        public float $turn = 0.0,
+        public ?string $fence = null,
+        public array $ops = [],
+        public array $or = [],
         public array $advice = [],
-        public array $joins = [],
+        array $about = [],
+        public int $phase = 0,
     ) {
+        $measures = $faces = $joins = [];
+        foreach ($ops as $op) {
+            match (true) {
+                $op instanceof SheetOp => $measures = $op->measures,
+                $op instanceof LineOp => $op->measure === null || in_array($op->measure, $measures, true) || $measures[] = $op->measure,
+                $op instanceof FoldOp => $faces[] = $op->moves,
+                $op instanceof JoinOp => [$faces[], $joins[]] = [$op->join->glued->face, $op->join],
+                default => null,
+            };
+        }
+        $this->measures = $measures;
+        $this->faces = $about === [] ? array_values(array_unique($faces)) : $about;
+        $this->joins = $joins;
     }
 
-    /**
-     * Glue on each of the faces of the joins that get it, and its partner onto it.
-     *
-     * @param list<Join> $joins
-     * @param list<string> $advice
-     * @return list<self> one step, or none where nothing is glued
-     */
-    public static function glue(string $piece, array $joins, array $advice = []): array
+    /** @return list<FoldOp> */
+    public function folds(): array
     {
-        if ($joins === []) {
-            return [];
-        }
-        $faces = array_values(array_unique(array_map(fn (Join $join) => $join->glued->face, $joins)));
+        return array_values(array_filter($this->ops, fn (Op $op) => $op instanceof FoldOp));
+    }
 
-        return [new self(Deed::Glue, $piece, faces: $faces, onto: $joins[0]->partner()->face, advice: $advice, joins: $joins)];
+    /** @return list<JoinOp> */
+    public function glued(): array
+    {
+        return array_values(array_filter($this->ops, fn (Op $op) => $op instanceof JoinOp));
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests\Make;
 
 use Gimbo\Core\Crease\Assignment;
-use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Make\Shared\FromPaper;
@@ -13,6 +12,8 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Tests\Steps\Followed;
+use Gimbo\Core\Tests\Steps\Follower;
 use PHPUnit\Framework\TestCase;
 
 /** docs/adding-a-make.md, followed: TicketStand, of two pieces with a slit and a join, that nothing in the core knows of. */
@@ -44,8 +45,8 @@ final class AddingAMakeTest extends TestCase
         self::assertEqualsWithDelta(15 * 15, $design->pieces[0]->glue()[0]->area(), 1e-6, 'the tab, folded, lies on the side as far as that reaches');
         $glue = array_values(array_filter($design->steps(), fn (WorkStep $step) => $step->do === Deed::Glue));
         self::assertSame([['tab'], ['foot']], array_map(fn (WorkStep $step) => $step->faces, $glue));
-        self::assertSame(['side', 'base'], array_map(fn (WorkStep $step) => $step->onto, $glue));
-        self::assertNotSame([], DesignWriter::write($design));
+        self::assertSame(['side', 'base'], array_map(fn (WorkStep $step) => $step->joins[0]->partner()->face, $glue));
+        self::assertSame([], Followed::design($design, Follower::BY_READINGS));
     }
 
     public function test_a_step_more_and_a_missed_figure_come_by_themselves(): void

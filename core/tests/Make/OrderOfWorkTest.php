@@ -9,6 +9,7 @@ use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Work\ByTool;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -16,7 +17,7 @@ use PHPUnit\Framework\TestCase;
 final class OrderOfWorkTest extends TestCase
 {
     private const LATER = [
-        [Deed::Cut], [Deed::Score, Deed::Punch], [Deed::Mark, Deed::ScoreSlants, Deed::Trim, Deed::Notch, Deed::CutOut, Deed::Taper, Deed::Slit, Deed::Slant, Deed::RoundCorners],
+        [Deed::Cut], [Deed::Score, Deed::Punch], [Deed::Mark, Deed::CutAway, Deed::Slit, Deed::Round, Deed::Hole],
         [Deed::Fold], [Deed::Glue, Deed::Fill], [Deed::Close],
     ];
 
@@ -38,7 +39,8 @@ final class OrderOfWorkTest extends TestCase
         $design = self::design($spec);
         $lastOf = [];
         foreach ($design->steps() as $step) {
-            if ($step->do === Deed::TryFit) {
+            // A slant is scored from mark to mark.
+            if ($step->do === Deed::TryFit || str_contains($step->id, '/slant')) {
                 continue;
             }
             $stage = array_key_first(array_filter(self::LATER, fn (array $deeds) => in_array($step->do, $deeds, true)));
@@ -48,16 +50,34 @@ final class OrderOfWorkTest extends TestCase
         self::assertNotSame([], $lastOf);
     }
 
-    public function test_what_is_tried_on_is_folded_already_and_not_glued_yet(): void
+    public function test_what_is_tried_on_is_folded_already_and_its_hems_not_glued_yet(): void
     {
         foreach (['single', 'doubled'] as $wall) {
             $lid = array_filter(self::design(['make' => 'tray-and-lid', 'options' => ['lidWall' => $wall]])->steps(), fn (WorkStep $step) => $step->piece === 'lid');
             $deeds = array_map(fn (WorkStep $step) => $step->do, array_values($lid));
-            $tried = array_search(Deed::TryFit, $deeds, true);
-            self::assertIsInt($tried);
-            self::assertSame([Deed::Fold, Deed::TryFit, Deed::Glue], array_slice($deeds, $tried - 1, 3));
-            self::assertNotContains(Deed::Glue, array_slice($deeds, 0, $tried));
+            // Doubled, its corners are glued and the hems folded in and loose.
+            $order = $wall === 'doubled' ? [Deed::Fold, Deed::Glue, Deed::TryFit, Deed::Glue] : [Deed::Fold, Deed::TryFit, Deed::Glue];
+            self::assertSame($order, array_values(array_filter($deeds, fn (Deed $deed) => in_array($deed, [Deed::Fold, Deed::TryFit, Deed::Glue], true))));
         }
+    }
+
+    /** The real tray is measured, and the lid follows it: in whichever order one works. */
+    public function test_a_tray_is_finished_before_its_lid_is_cut(): void
+    {
+        $design = self::design(['make' => 'tray-and-lid']);
+        foreach ([array_keys($design->steps()), ByTool::order($design)] as $order) {
+            $ids = array_map(fn (int $i) => $design->steps()[$i]->id, $order);
+            self::assertLessThan(array_search('lid/cut', $ids, true), array_search('tray/glue/corners', $ids, true));
+        }
+    }
+
+    /** Bottom first, then what it holds, the sides last. */
+    public function test_a_pouch_is_filled_before_its_sides_are_glued(): void
+    {
+        $steps = self::design(['make' => 'corner-pouch'])->steps();
+        self::assertSame(['pouch/fold', 'pouch/fill', 'pouch/glue'], array_map(fn (WorkStep $step) => $step->id, array_slice($steps, -3)));
+        self::assertSame(['bottom-flap', 'left-flap', 'right-flap'], $steps[count($steps) - 3]->faces);
+        self::assertContains('do-not-score-the-top', $steps[1]->advice);
     }
 
     /** @param array<string, mixed> $spec */

@@ -185,8 +185,8 @@ final class PracticeTest extends TestCase
         $flap = fn (string $notch) => (function (Piece $piece) {
             return $piece->pattern()->polygon($piece->pattern()->faceNamed('bottom-flap'));
         })(Sizing::ofEverything()->size(['options' => ['thumbNotch' => $notch]] + $spec)->pieces[0]);
-        // Sixteen chords of a half circle: area r²·8·sin(π/16).
-        self::assertEqualsWithDelta(9.5 ** 2 * 8 * sin(M_PI / 16), $flap('without')->area() - $flap('with')->area(), 1e-6);
+        // 3/8 in; sixteen chords of a half circle: area r²·8·sin(π/16).
+        self::assertEqualsWithDelta(9.525 ** 2 * 8 * sin(M_PI / 16), $flap('without')->area() - $flap('with')->area(), 1e-6);
     }
 
     private static function piece(Design $design, string $id): Piece

@@ -35,7 +35,9 @@ use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\With;
 
 /** A stand for boat tickets: a back with a base and one side, and a lip that is glued along the base's front. */
 final readonly class TicketStand implements Make
@@ -130,17 +132,29 @@ final readonly class TicketStand implements Make
     public function steps(Figures $figures): array
     {
         [$tab, $foot] = $this->joins($figures);
+        [$stand, $lip] = [GridWork::on($figures->piece('stand')), GridWork::on($figures->piece('lip'))];
+        $bench = $stand->bench;
 
         return [
-            ...GridWork::cutAndScore($figures->piece('stand')),
-            new WorkStep(Deed::Slit, 'stand', faces: ['tab']),
-            new WorkStep(Deed::Fold, 'stand', faces: ['base', 'side', 'tab'], onto: 'back'),
-            ...WorkStep::glue('stand', [$tab]),
-            ...GridWork::cutAndScore($figures->piece('lip')),
-            new WorkStep(Deed::Fold, 'lip', faces: ['foot'], onto: 'lip'),
-            ...WorkStep::glue('lip', [$foot]),
-            new WorkStep(Deed::Fill, 'stand'),
+            ...$stand->cutAndScore(),
+            $stand->step('tab', Deed::Slit, With::Scissors, [$bench->draw(Stroke::Cut, 'cut', $bench->line('y1'), $bench->at('left', 'y1'), $bench->at('x1', 'y1'))], about: ['tab']),
+            $stand->step('fold', Deed::Fold, With::BoneFolder, [
+                $stand->name('back', FaceRole::Wall, 1, 1), $stand->name('base', FaceRole::Panel, 1, 0), $stand->name('side', FaceRole::Wall, 0, 1), $stand->name('tab', FaceRole::Tab, 0, 0),
+                $stand->foldOnY('base', 'back', 90, 'y1', 1), $stand->foldOnX('side', 'back', 90, 'x1', 1), $stand->foldOnX('tab', 'base', 90, 'x1', 0),
+            ]),
+            $stand->step('glue', Deed::Glue, With::WetGlue, [new JoinOp($tab)]),
+            ...$lip->cutAndScore(),
+            $lip->step('fold', Deed::Fold, With::BoneFolder, [$lip->name('lip', FaceRole::Panel, 0, 1), $lip->name('foot', FaceRole::Tab, 0, 0), $lip->foldOnY('foot', 'lip', 90, 'y1', 0)]),
+            $lip->step('glue', Deed::Glue, With::Tape, [new JoinOp($foot, meet: [
+                [$lip->bench->at('left', 'y1'), $bench->at('x1', 'bottom')], [$lip->bench->at('right', 'y1'), $bench->at('right', 'bottom')],
+            ])]),
+            $stand->step('fill', Deed::Fill, null),
         ];
+    }
+
+    public function loose(Figures $figures): array
+    {
+        return [];
     }
 
     public function remedies(string $fit, Figures $figures): array

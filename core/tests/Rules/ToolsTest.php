@@ -12,6 +12,8 @@ use Gimbo\Core\Request\Change;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Tool\ToolKind;
 use PHPUnit\Framework\TestCase;
 
@@ -57,7 +59,7 @@ final class ToolsTest extends TestCase
         $short = ['trimmer-score' => ['step' => '1/16 in', 'reach' => '3 in']];
         self::assertSame([ToolKind::ScoringBoard, '4 1/8 in'], [$spine($short)->tool, $spine($short)->text()]);
         self::assertNotContains(ToolKind::TrimmerScore, array_column(self::sized(['tools' => $blade] + self::TRAY)->pieces[0]->measures, 'tool'));
-        $steps = array_filter(self::sized(['tools' => $blade] + self::CARD)->steps(), fn ($step) => $step->with === ToolKind::TrimmerScore);
+        $steps = array_filter(self::sized(['tools' => $blade] + self::CARD)->steps(), fn ($step) => $step->with === With::TrimmerScore);
         self::assertCount(1, $steps);
     }
 
@@ -104,7 +106,7 @@ final class ToolsTest extends TestCase
         $read = fn (Design $design): array => array_values(array_filter(array_map(fn (Measure $measure) => $measure->kind === MeasureKind::Score ? "$measure->from {$measure->text()}" : null, $design->pieces[0]->measures)));
         self::assertSame(['left 2 in', 'left 7 in', 'bottom 4 in', 'bottom 6 in'], $read(self::sized($box)));
         self::assertSame(['left 2 in', 'bottom 4 in', 'bottom 6 in', 'right 2 in'], $read(self::sized(['tools' => ['readings' => 'each-edge']] + $box)));
-        $turns = fn (Design $design): int => count(array_filter($design->steps(), fn ($step) => $step->quarterTurns > 0));
+        $turns = fn (Design $design): int => count(array_unique(array_map(fn ($step) => (string) $step->turn, array_filter($design->steps(), fn ($step) => $step->do === Deed::Score)))) - 1;
         self::assertSame([1, 2], [$turns(self::sized($box)), $turns(self::sized(['tools' => ['readings' => 'each-edge']] + $box))]);
         $advised = array_filter(self::sized($box)->steps(), fn ($step) => in_array('the-last-panel-takes-the-rest', $step->advice, true));
         self::assertSame([1], array_map(fn ($step) => $step->measures[0] - 2, array_values($advised)), 'the score at 7');

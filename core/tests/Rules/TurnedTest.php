@@ -23,7 +23,6 @@ use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Tool\Calibration;
 use Gimbo\Core\Tool\Tools;
-use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Squares on their corner: what a slip takes, where marks are read from, what is never scored; worked out by hand. */
@@ -100,41 +99,15 @@ final class TurnedTest extends TestCase
         }
     }
 
-    /** What the steps say to turn adds up to how the sheet lies when the next edge or corner is at the fence; opposite corners are half a turn apart. */
-    #[DataProvider('makes')]
-    public function test_the_turns_that_are_said_bring_the_sheet_to_where_it_lies(string $make): void
-    {
-        $compared = 0;
-        foreach (['punch-board', 'score-board'] as $method) {
-            $options = match ($make) {
-                'diagonal-envelope', 'deep-envelope', 'corner-pouch' => ['method' => $method],
-                'folded-card' => ['fold' => 'letter'],
-                default => [],
-            };
-            $design = Sizing::ofEverything()->size(['make' => $make, 'system' => 'metric', 'holds' => ['width' => '105 mm', 'height' => '74 mm', 'thickness' => '6 mm'], 'options' => $options]);
-            $lyings = \Gimbo\Core\Work\Lying::of($design);
-            $before = [];
-            foreach ($design->steps() as $i => $step) {
-                if (in_array($step->do, [Deed::Score, Deed::Punch], true)) {
-                    $turned = $lyings[$i]->turn - ($before[$step->piece] ?? $lyings[$i]->turn);
-                    if (isset($before[$step->piece])) {
-                        self::assertSame(0.0, fmod($turned - 90 * $step->quarterTurns, 360.0), "$make $method, step $i");
-                        $compared++;
-                    }
-                    $before[$step->piece] = $lyings[$i]->turn;
-                }
-            }
-        }
-        self::assertGreaterThan(0, $compared);
-    }
-
     /** Halves that are alike are one setting, read from both corners; halves that are not are both read from one corner, unless the board does not reach so far. */
     public function test_corners_are_scored_in_pairs_half_a_turn_apart_or_read_on(): void
     {
         $turns = function (array $spec): array {
             $steps = Sizing::ofEverything()->size(['options' => ['method' => 'score-board']] + $spec)->steps();
 
-            return array_map(fn ($step) => $step->quarterTurns, array_values(array_filter($steps, fn ($step) => $step->do === Deed::Score)));
+            $scores = array_values(array_filter($steps, fn ($step) => $step->do === Deed::Score));
+
+            return array_map(fn (int $i) => $i === 0 ? 0 : (int) fmod(($scores[$i]->turn - $scores[$i - 1]->turn) / 90 + 8, 4), array_keys($scores));
         };
         $face = fn (string $width, string $height): array => [
             'system' => 'imperial', 'paper' => ['caliper' => '0 mm'], 'clearance' => ['width' => '0 in', 'height' => '0 in', 'depth' => '0 in'],
@@ -146,7 +119,7 @@ final class TurnedTest extends TestCase
         self::assertSame([0, 2, 1, 2], $turns(['tools' => ['reach' => '5 in']] + $face('4.3 in', '5.55 in')));
     }
 
-    /** A pouch stays open at the top: nothing scores or trims its top corner, and whoever punches is told not to score there. */
+    /** A pouch stays open at the top: nothing scores or trims its top corner, and it is said before its side is scored. */
     public function test_a_pouchs_top_is_not_scored(): void
     {
         foreach (['punch-board', 'score-board'] as $method) {
@@ -157,7 +130,7 @@ final class TurnedTest extends TestCase
             $scores = array_filter($design->steps(), fn ($step) => $step->do === Deed::Score);
             self::assertCount($method === 'score-board' ? 3 : 0, $scores);
             $advice = array_merge(...array_map(fn ($step) => $step->advice, $design->steps()));
-            self::assertSame($method === 'punch-board', in_array('do-not-score-the-top', $advice, true));
+            self::assertContains('do-not-score-the-top', $advice);
         }
     }
 

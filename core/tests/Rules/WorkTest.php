@@ -52,7 +52,8 @@ final class WorkTest extends TestCase
         $phase = fn (Deed $deed): int => match ($deed) {
             Deed::Cut => 0, Deed::Score, Deed::Punch => 1, default => 2,
         };
-        $steps = array_map(fn (int $i) => $design->steps()[$i], $order);
+        // A lid follows from its tray: a work of its own after it; slants are scored from mark to mark.
+        $steps = array_values(array_filter(array_map(fn (int $i) => $design->steps()[$i], $order), fn ($step) => $step->phase === 0 && ! str_contains($step->id, '/slant')));
         $phases = array_map(fn ($step) => $phase($step->do), array_values(array_filter($steps, fn ($step) => $step->do !== Deed::TryFit)));
         $sorted = $phases;
         sort($sorted);

@@ -82,6 +82,9 @@ export const api = {
   takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
   design: (id: string) => ask<DesignView>('GET', design(id)),
   picture: (id: string) => ask<Still>('GET', `${design(id)}/picture`),
+  /** How the sheet lies for each step, drawn. */
+  pictures: (id: string, order: 'by-piece' | 'by-tool', hand: 'right' | 'left') =>
+    ask<Schemas['WorkPictures']>('GET', `${design(id)}/work?order=${order}&hand=${hand}`),
   alternatives: (id: string) => ask<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
   archive: () => ask<{ designs: ShelfCard[] }>('GET', '/designs/archive'),
   /** Another name, or another group; a name is a change that can be undone. */

@@ -27,14 +27,13 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Steps\With;
 
 /**
  * A pouch open at the top, from a square on its corner: sides and bottom folded in, the top corner left standing.
@@ -104,12 +103,12 @@ final readonly class CornerPouch implements Make
     {
         $layout = $figures->square($piece);
 
-        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout))->pouch(), $figures->request->item->face(), false);
+        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout, $figures->request, ! TurnedMethod::isPunch($figures->request)))->pouch(), $figures->request->item->face(), false);
     }
 
     public function joins(Figures $figures): array
     {
-        return TurnedPattern::seams(self::PIECE);
+        return TurnedPattern::pouchSeams(self::PIECE);
     }
 
     public function stock(): Stock
@@ -122,16 +121,20 @@ final readonly class CornerPouch implements Make
         return false;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $piece = $figures->piece(self::PIECE);
-        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM];
+        $work = TurnedWork::on($figures->piece(self::PIECE), $figures->request, isOpenAbove: true);
 
         return [
-            ...TurnedWork::upToFolding($piece, $figures->request, [...$flaps, Flap::FRONT]),
-            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $piece->lie === Lie::Square ? ['do-not-score-the-top'] : []),
-            new WorkStep(Deed::Fill, $piece->id, advice: ['fill-before-the-last-flap']),
-            ...WorkStep::glue($piece->id, $this->joins($figures)),
+            ...$work->upToFolding(),
+            $work->fold([Flap::BOTTOM, Flap::LEFT, Flap::RIGHT]),
+            $work->step('fill', Deed::Fill, null, advice: ['fill-before-the-last-flap']),
+            $work->glue('glue', With::Tape, $this->joins($figures)),
         ];
     }
 

@@ -34,7 +34,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Steps\With;
 
 /**
  * An envelope with a gusset all round, from a square on its corner with two marks a side.
@@ -117,7 +117,7 @@ final readonly class DeepEnvelope implements Make
     {
         $layout = $figures->square($piece);
 
-        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout))->deepEnvelope(), $figures->request->item->face(), FlatRoom::isUpright($figures->request));
+        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout, $figures->request))->deepEnvelope(), $figures->request->item->face(), FlatRoom::isUpright($figures->request));
     }
 
     public function joins(Figures $figures): array
@@ -135,21 +135,23 @@ final readonly class DeepEnvelope implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $piece = $figures->piece(self::PIECE);
-        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
-        $gussets = array_map(Flap::gusset(...), $flaps);
+        $work = TurnedWork::on($figures->piece(self::PIECE), $figures->request);
 
         return [
-            ...TurnedWork::upToFolding($piece, $figures->request, $flaps),
-            new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::gusset(Flap::TOP)]),
-            new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']),
-            new WorkStep(Deed::Fold, $piece->id, faces: [...$gussets, ...$flaps], onto: Flap::FRONT),
-            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            ...WorkStep::glue($piece->id, [...TurnedPattern::tabs($piece->id), ...TurnedPattern::seams($piece->id)], ['square-it-round-the-contents', 'strong-tape-or-wet-glue']),
-            new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM, advice: ['dot-as-a-closed-pair']),
+            ...$work->upToFolding(),
+            $work->fold([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP]),
+            $work->step('try', Deed::TryFit, null, advice: ['lay-it-in']),
+            $work->glue('glue/tabs', With::Tape, TurnedPattern::tabs(self::PIECE), ['strong-tape-or-wet-glue']),
+            $work->glue('glue/bottom', With::Tape, TurnedPattern::seams(self::PIECE), ['square-it-round-the-contents']),
+            $work->step('fill', Deed::Fill, null),
+            $work->step('close', Deed::Close, null, advice: ['dot-as-a-closed-pair'], about: [Flap::TOP]),
         ];
     }
 

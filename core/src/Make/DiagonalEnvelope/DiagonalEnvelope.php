@@ -30,7 +30,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Steps\With;
 
 /**
  * An envelope from a square turned on its corner.
@@ -105,7 +105,7 @@ final readonly class DiagonalEnvelope implements Make
     {
         $layout = $figures->square($piece);
 
-        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout))->envelope(), $figures->request->item->face(), FlatRoom::isUpright($figures->request));
+        return TurnedMethod::shape($layout, (new TurnedPattern($piece, $layout, $figures->request))->envelope(), $figures->request->item->face(), FlatRoom::isUpright($figures->request));
     }
 
     public function joins(Figures $figures): array
@@ -123,19 +123,23 @@ final readonly class DiagonalEnvelope implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $piece = $figures->piece(self::PIECE);
-        $flaps = [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP];
+        $work = TurnedWork::on($figures->piece(self::PIECE), $figures->request);
         $topAdvice = $figures->request->item->stack()->isMoreThan(self::bulkyFrom()) ? ['fold-the-top-by-hand'] : [];
 
         return [
-            ...TurnedWork::upToFolding($piece, $figures->request, $flaps),
-            new WorkStep(Deed::Fold, $piece->id, faces: $flaps, onto: Flap::FRONT, advice: $topAdvice),
-            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            ...WorkStep::glue($piece->id, $this->joins($figures), ['leave-the-top-free']),
-            new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
+            ...$work->upToFolding(),
+            $work->fold([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP], $topAdvice),
+            $work->step('try', Deed::TryFit, null, advice: ['lay-it-in']),
+            $work->glue('glue', With::Tape, $this->joins($figures), ['leave-the-top-free']),
+            $work->step('fill', Deed::Fill, null),
+            $work->step('close', Deed::Close, null, about: [Flap::TOP]),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\DiamondCard;
 
+use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Figure\Extents;
@@ -40,6 +41,11 @@ use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Line;
+use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
 
 /**
@@ -146,18 +152,89 @@ final readonly class DiamondCard implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $piece = $figures->piece(self::PIECE);
-        $marks = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark));
+        $work = GridWork::on($figures->piece(self::PIECE));
 
-        return [
-            ...GridWork::cutAndScore($piece),
-            new WorkStep(Deed::Mark, $piece->id, with: $piece->measures[$marks[0]]->tool, measures: $marks),
-            new WorkStep(Deed::ScoreSlants, $piece->id, with: $piece->measures[$marks[0]]->tool, measures: $marks),
-            new WorkStep(Deed::CutOut, $piece->id, faces: ['left-diamond', 'right-diamond']),
-            new WorkStep(Deed::Fold, $piece->id, faces: ['left-diamond', 'right-diamond'], onto: 'middle', advice: ['mountains-straight-valleys-slanted']),
-        ];
+        return [...$work->cutAndScore(), ...self::slants($work), ...self::points($work, $figures->request), self::folding($work)];
+    }
+
+    /** @return list<WorkStep> the marks on both long edges, and each slant from a mark across to where the second score ends, its ends on one groove */
+    private static function slants(GridWork $work): array
+    {
+        $bench = $work->bench;
+        $marks = $slants = [];
+        foreach (['left', 'right'] as $side) {
+            $marks[] = $work->mark($work->reading(self::MARK, $side), "mark-$side");
+        }
+        foreach (['left' => 'x2', 'right' => 'x3'] as $side => $second) {
+            foreach (['up' => ['bottom', 'top'], 'down' => ['top', 'bottom']] as $rise => [$from, $to]) {
+                $ends = [$bench->at("mark-$side", $from), $bench->at($second, $to)];
+                $way = $ends[1]->is->minus($ends[0]->is);
+                // Upright on its groove, the nearer end above.
+                $turn = rad2deg(atan2(-$way->x, $way->y));
+                $slants[] = $work->step("slant/$side-$rise", Deed::Score, With::ScoringBoard, [
+                    $bench->draw(Stroke::Score, "$side-slant-$rise", Line::between(...$ends), ...$ends),
+                ], $turn, advice: ['both-ends-on-one-groove'], about: ["$side-diamond"]);
+            }
+        }
+
+        return [$work->step('slants/mark', Deed::Mark, With::Pencil, $marks), ...$slants];
+    }
+
+    /** @return list<WorkStep> the corners outside the diamonds: a mark in the middle of each short end, and a cut from it to both marks */
+    private static function points(GridWork $work, SizingRequest $request): array
+    {
+        $bench = $work->bench;
+        $half = $work->grid->rows->total->timesNearest(1, 2);
+        $isOnStep = $request->tools->cut->divides($half) && $half->times(2)->equals($work->grid->rows->total);
+        $steps = [];
+        foreach (['left', 'right'] as $side) {
+            // Half the height; where no ruler has that, level with where the slants cross.
+            $level = $isOnStep ? $bench->in('bottom', $half->toMillimetres()) : Line::through($bench->at("$side-slant-up", "$side-slant-down"), 0.0);
+            $tip = $bench->at($side, $level);
+            $steps[] = $work->step("point/$side", Deed::CutAway, With::Scissors, [
+                $bench->away(Waste::Tip, $bench->at($side, 'bottom'), $bench->at("mark-$side", 'bottom'), $tip),
+                $bench->away(Waste::Tip, $bench->at($side, 'top'), $bench->at("mark-$side", 'top'), $tip),
+            ], about: ["$side-diamond"]);
+        }
+
+        return $steps;
+    }
+
+    /** Six creases meet at each tip, and fold only together: the straight ones mountains, the slanted ones valleys. */
+    private static function folding(GridWork $work): WorkStep
+    {
+        $bench = $work->bench;
+        $grid = $work->grid;
+        $h = $bench->height;
+        $names = [$work->name('middle', FaceRole::Panel, 2, 0)];
+        $folds = [];
+        foreach (['left' => ['x1', 'x2', 1, 1, 2], 'right' => ['x4', 'x3', -1, 4, 3]] as $side => [$straight, $inner, $in, $first, $second]) {
+            [$a, $b] = [$grid->columns->edge($first), $grid->columns->edge($second)];
+            [$up, $down] = ["$side-slant-up", "$side-slant-down"];
+            $tip = $bench->at($up, $down);
+            $wide = abs($b - $a);
+            foreach (['inner' => [$b - $in * $wide / 8, $h / 2], 'lower' => [$a + $in * $wide / 8, $h / 8], 'upper' => [$a + $in * $wide / 8, $h * 7 / 8], 'lower-outer' => [$a - $in * $wide / 8, $h / 8], 'upper-outer' => [$a - $in * $wide / 8, $h * 7 / 8], 'diamond' => [$a - $in * $wide / 2, $h / 2]] as $face => [$x, $y]) {
+                $names[] = $bench->name("$side-$face", FaceRole::Panel, $x, $y);
+            }
+            array_push(
+                $folds,
+                $bench->fold("$side-inner", 'middle', -180, $inner, $bench->at($inner, 'bottom'), $bench->at($inner, 'top')),
+                $bench->fold("$side-lower", "$side-inner", 180, $down, $tip, $bench->at($inner, 'bottom')),
+                $bench->fold("$side-upper", "$side-inner", 180, $up, $tip, $bench->at($inner, 'top')),
+                $bench->fold("$side-lower-outer", "$side-lower", -180, $straight, $bench->at($straight, 'bottom'), $tip),
+                $bench->fold("$side-upper-outer", "$side-upper", -180, $straight, $tip, $bench->at($straight, 'top')),
+                new FoldOp(180, [[$up, $bench->at("mark-$side", 'bottom'), $tip], [$down, $bench->at("mark-$side", 'top'), $tip]], "$side-diamond", "$side-lower-outer"),
+            );
+        }
+
+        return $work->step('fold', Deed::Fold, With::BoneFolder, [...$names, ...$folds], advice: ['mountains-straight-valleys-slanted'], about: ['left-diamond', 'right-diamond']);
     }
 
     public function remedies(string $fit, Figures $figures): array

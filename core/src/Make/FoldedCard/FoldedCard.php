@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\FoldedCard;
 
+use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Figure\Extents;
@@ -36,7 +37,8 @@ use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Steps\Op\NameOp;
+use Gimbo\Core\Steps\With;
 
 /**
  * A card of two or three panels: half, gate, Z or letter fold, the spine at the side or at the top.
@@ -122,11 +124,27 @@ final readonly class FoldedCard implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $faces = self::fold($figures->request) === 'half' ? ['front'] : ['front', 'flap'];
+        $work = GridWork::on($figures->piece(self::PIECE));
+        $isSide = self::isSide($figures->request);
+        $fold = self::fold($figures->request);
+        $faces = ['front' => [0, $fold === 'z' ? -180.0 : 180.0]] + ($fold === 'half' ? [] : ['flap' => [2, 180.0]]);
+        $name = fn (string $face, int $i): NameOp => $isSide ? $work->name($face, FaceRole::Panel, $i, 0) : $work->name($face, FaceRole::Panel, 0, $i);
+        $scored = $work->cutAndScore();
+        [$names, $folds] = [[$name(self::BACK, 1)], []];
+        foreach ($faces as $face => [$i, $degrees]) {
+            $line = ($isSide ? 'x' : 'y').max(1, $i);
+            $names[] = $name($face, $i);
+            $folds[] = $isSide ? $work->foldOnX($face, self::BACK, $degrees, $line, 0) : $work->foldOnY($face, self::BACK, $degrees, $line, 0);
+        }
 
-        return [...GridWork::cutAndScore($figures->piece(self::PIECE)), new WorkStep(Deed::Fold, self::PIECE, faces: $faces, onto: self::BACK)];
+        return [...$scored, $work->step('fold', Deed::Fold, With::BoneFolder, [...$names, ...$folds])];
     }
 
     public function remedies(string $fit, Figures $figures): array

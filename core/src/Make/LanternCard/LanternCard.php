@@ -38,7 +38,8 @@ use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
-use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\With;
 
 /**
  * Two faces that stand apart around a battery light and fold flat: two equal strips, glued tab to tab.
@@ -145,13 +146,28 @@ final readonly class LanternCard implements Make
         return false;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
+        $work = GridWork::on($figures->piece(self::STRIP));
+        $scored = $work->cutAndScore();
+        $fold = $work->step('fold', Deed::Fold, With::BoneFolder, [
+            $work->name('front', FaceRole::Panel, 2, 0), $work->name('left-side', FaceRole::Panel, 1, 0), $work->name('right-side', FaceRole::Panel, 3, 0),
+            $work->name('left-tab', FaceRole::Tab, 0, 0), $work->name('right-tab', FaceRole::Tab, 4, 0),
+            $work->foldOnX('left-side', 'front', 180, 'x2', 0), $work->foldOnX('right-side', 'front', 180, 'x3', 0),
+            $work->foldOnX('left-tab', 'left-side', -180, 'x1', 0), $work->foldOnX('right-tab', 'right-side', -180, 'x4', 0),
+        ], advice: ['tabs-are-mountains']);
+        // Turned over about its width, one strip's end comes to lie on the same end of the other.
+        $meet = fn (string $x): array => array_map(fn (string $y): array => [$work->bench->at($x, $y), $work->bench->at($x, $y === 'bottom' ? 'top' : 'bottom')], ['bottom', 'top']);
+
         return [
-            ...GridWork::cutAndScore($figures->piece(self::STRIP)),
-            new WorkStep(Deed::Fold, self::STRIP, faces: ['left-side', 'right-side', 'left-tab', 'right-tab'], onto: 'front'),
-            ...WorkStep::glue(self::STRIP, $this->joins($figures)),
-            new WorkStep(Deed::Fill, self::STRIP, advice: ['battery-lights-only']),
+            ...$scored, $fold,
+            $work->step('glue', Deed::Glue, With::Tape, array_map(fn (Join $join) => new JoinOp($join, meet: $meet(explode('-', $join->face->face)[0])), $this->joins($figures))),
+            $work->step('fill', Deed::Fill, null, advice: ['battery-lights-only']),
         ];
     }
 

@@ -21,12 +21,15 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Shared\RoundedCorner;
 use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
@@ -42,6 +45,13 @@ use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Line;
+use Gimbo\Core\Steps\Op\AwayOp;
+use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\Spot;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
 
 /**
@@ -152,9 +162,9 @@ final readonly class NoteWallet implements Make
         $item = $figures->request->item;
 
         return match ($piece) {
-            self::COVER => new Shape(self::cover($grid), $grid->centredIn(0, 2, $item->width->toMillimetres(), $item->height->toMillimetres())),
+            self::COVER => new Shape(self::cover($grid, self::notchOut($grid, $figures->request)), $grid->centredIn(0, 2, $item->width->toMillimetres(), $item->height->toMillimetres())),
             self::GUSSET => new Shape(self::sideStrip($grid)),
-            default => new Shape(self::strapPattern($grid)),
+            default => new Shape(self::strapPattern($grid, self::strapRadius($grid, $figures->request))),
         };
     }
 
@@ -180,21 +190,147 @@ final readonly class NoteWallet implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $glue = fn (string $piece, string $advice): array => WorkStep::glue($piece, array_values(array_filter($this->joins($figures), fn (Join $join) => $join->face->piece === $piece)), [$advice]);
+        $request = $figures->request;
+        [$cover, $strip, $strap] = array_map(fn (string $piece) => GridWork::on($figures->piece($piece)), [self::COVER, self::GUSSET, self::STRAP]);
+        $joins = fn (string $piece): array => array_values(array_filter($this->joins($figures), fn (Join $join) => $join->face->piece === $piece));
 
         return [
-            ...array_merge(...array_map(fn (PieceFigures $piece) => GridWork::cutAndScore($piece), $figures->pieces)),
-            new WorkStep(Deed::CutOut, self::COVER, faces: ['spine']),
-            new WorkStep(Deed::Fold, self::COVER, faces: ['left-gusset', 'left-pocket', 'right-gusset', 'right-pocket', 'spine'], onto: 'left-cover'),
-            new WorkStep(Deed::TryFit, self::COVER, advice: ['lay-it-in']),
-            ...$glue(self::GUSSET, 'strong-tape-or-wet-glue'),
-            new WorkStep(Deed::RoundCorners, self::STRAP, faces: ['strap-flap']),
-            ...$glue(self::STRAP, 'dot-as-a-closed-pair'),
-            new WorkStep(Deed::Fill, self::COVER),
-            new WorkStep(Deed::Close, self::COVER, faces: self::hasSide($figures->grid(self::STRAP)) ? ['strap-side', 'strap-flap'] : ['strap-flap']),
+            ...$cover->cutAndScore(),
+            self::notch($cover, $request),
+            self::foldCover($cover),
+            $cover->step('try', Deed::TryFit, null, advice: ['lay-it-in']),
+            ...$strip->cutAndScore(),
+            self::foldStrip($strip),
+            ...array_map(fn (string $side) => $strip->step("glue/$side", Deed::Glue, With::WetGlue, array_map(
+                fn (Join $join) => new JoinOp($join, meet: self::meetOfStrip($join, $strip, $cover)),
+                array_values(array_filter($joins(self::GUSSET), fn (Join $join) => str_starts_with($join->onto->face, $side))),
+            ), advice: ['strong-tape-or-wet-glue']), ['left', 'right']),
+            ...$strap->cutAndScore(),
+            ...self::roundStrap($strap, $request),
+            self::foldStrap($strap),
+            $strap->step('glue', Deed::Glue, With::Tape, array_map(fn (Join $join) => new JoinOp($join, meet: self::meetOfStrap($strap, $cover)), $joins(self::STRAP)), advice: ['dot-as-a-closed-pair']),
+            $cover->step('fill', Deed::Fill, null),
+            $cover->step('close', Deed::Close, null, about: self::hasSide($strap->grid) ? ['strap-side', 'strap-flap'] : ['strap-flap']),
         ];
+    }
+
+    /** How far beyond the spine's scores the notch begins at the edge: with a spine of 1/2 in two marks 1 in apart. Common practice, no source. */
+    private static function notchOut(GridSheet $grid, SizingRequest $request): float
+    {
+        $cut = $request->tools->cut;
+        $usual = Length::max($cut->nearest(Length::inches(1, 4)), $cut->size);
+
+        return Length::min($usual, $grid->columns->width(0)->timesNearest(1, 4), $grid->columns->width(2)->timesNearest(1, 4))->toMillimetres();
+    }
+
+    /** Out of the pocket strip at the spine, slanted in to where its scores end at the gusset. */
+    private static function notch(GridWork $work, SizingRequest $request): WorkStep
+    {
+        $bench = $work->bench;
+        $out = self::notchOut($work->grid, $request);
+        $cuts = $ring = [];
+        foreach (['left' => 'x1', 'right' => 'x2'] as $side => $x) {
+            $ends = [$bench->at($bench->beside($x, $out, $side), 'bottom'), $bench->at($x, 'y2')];
+            $cuts[] = $bench->draw(Stroke::Cut, "notch-$side", Line::between(...$ends), ...$ends);
+            array_push($ring, ...($side === 'left' ? $ends : array_reverse($ends)));
+        }
+
+        return $work->step('notch', Deed::CutAway, With::Scissors, [...$cuts, $bench->away(Waste::Notch, ...$ring)], about: ['spine']);
+    }
+
+    private static function foldCover(GridWork $work): WorkStep
+    {
+        $bench = $work->bench;
+        $names = [$work->name('left-cover', FaceRole::Cover, 0, 2), $work->name('spine', FaceRole::Panel, 1, 2), $work->name('right-cover', FaceRole::Cover, 2, 2)];
+        $folds = [];
+        foreach (['left' => [0, 'left'], 'right' => [2, 'right']] as $side => [$column, $edge]) {
+            array_push($names, $work->name("$side-gusset", FaceRole::Gusset, $column, 1), $work->name("$side-pocket", FaceRole::Pocket, $column, 0));
+            $folds[] = $work->foldOnY("$side-gusset", "$side-cover", 90, 'y2', $column);
+            $folds[] = $bench->fold("$side-pocket", "$side-gusset", 90, 'y1', $bench->at('y1', $edge), $bench->at('y1', "notch-$side"));
+        }
+
+        return $work->step('fold', Deed::Fold, With::BoneFolder, [
+            ...$names, ...$folds, $work->foldOnX('spine', 'left-cover', 90, 'x1', 2), $work->foldOnX('right-cover', 'spine', 90, 'x2', 2),
+        ], about: ['left-gusset', 'left-pocket', 'right-gusset', 'right-pocket', 'spine']);
+    }
+
+    private static function foldStrip(GridWork $work): WorkStep
+    {
+        return $work->step('fold', Deed::Fold, With::BoneFolder, [
+            $work->name('side', FaceRole::Gusset, 1, 0), $work->name('left-tab', FaceRole::Tab, 0, 0), $work->name('right-tab', FaceRole::Tab, 2, 0),
+            $work->foldOnX('left-tab', 'side', 90, 'x1', 0), $work->foldOnX('right-tab', 'side', 90, 'x2', 0),
+        ]);
+    }
+
+    private static function foldStrap(GridWork $work): WorkStep
+    {
+        $bench = $work->bench;
+        $names = [$work->name('strap', FaceRole::Panel, 0, 0)];
+        if (! self::hasSide($work->grid)) {
+            return $work->step('fold', Deed::Fold, With::BoneFolder, [...$names, $bench->name('strap-flap', FaceRole::Flap, $work->grid->columns->edge(1) + $work->grid->columns->width(1)->toMillimetres() / 4, $bench->height / 2), $work->foldOnX('strap-flap', 'strap', 90, 'x1', 0)]);
+        }
+
+        return $work->step('fold', Deed::Fold, With::BoneFolder, [
+            ...$names, $work->name('strap-side', FaceRole::Gusset, 1, 0), $work->name('strap-flap', FaceRole::Flap, 2, 0),
+            $work->foldOnX('strap-side', 'strap', 90, 'x1', 0), $work->foldOnX('strap-flap', 'strap-side', 90, 'x2', 0),
+        ]);
+    }
+
+    private static function strapRadius(GridSheet $grid, SizingRequest $request): float
+    {
+        $last = $grid->columns->widths[count($grid->columns->widths) - 1];
+
+        return RoundedCorner::radius($request, min($last->toMillimetres(), $grid->rows->total->toMillimetres() / 2));
+    }
+
+    /** @return list<WorkStep> */
+    private static function roundStrap(GridWork $work, SizingRequest $request): array
+    {
+        $radius = self::strapRadius($work->grid, $request);
+        $away = fn (string $level): AwayOp => RoundedCorner::away($work->bench, 'right', $level, $radius);
+
+        return $radius > 0.0 ? [$work->step('round', Deed::Round, With::CornerPunch, [$away('bottom'), $away('top')], about: ['strap-flap'])] : [];
+    }
+
+    /**
+     * A tab of a side strip lies along the outer edge of a pocket, or of its cover, from the gusset's score on.
+     *
+     * @return list<array{Spot, Spot}>
+     */
+    private static function meetOfStrip(Join $join, GridWork $strip, GridWork $cover): array
+    {
+        $isPocket = $join->face->face === 'left-tab';
+        [$side] = explode('-', $join->onto->face);
+        $x = $isPocket ? 'x1' : 'x2';
+        $high = $strip->bench->height;
+        // The left pocket's strip stands with its lower end on the gusset, the right one's with its upper end.
+        [$low, $top] = $side === 'left' ? ['top', 'bottom'] : ['bottom', 'top'];
+
+        return [
+            [$strip->bench->at($x, $low), $cover->bench->at($side, $isPocket ? 'y1' : 'y2')],
+            [$strip->bench->at($x, $top), $cover->bench->at($side, $isPocket ? $cover->bench->beside('y1', $high, 'bottom') : $cover->bench->beside('y2', $high, 'top'))],
+        ];
+    }
+
+    /**
+     * In the middle of the back cover's height, its fold flush with the outer edge.
+     *
+     * @return list<array{Spot, Spot}>
+     */
+    private static function meetOfStrap(GridWork $strap, GridWork $cover): array
+    {
+        $middle = $cover->grid->rows->width(2)->toMillimetres() / 2;
+        $half = $strap->bench->height / 2;
+        $at = fn (float $up): Spot => $cover->bench->at('right', $cover->bench->beside('y2', $middle + $up, 'top'));
+
+        return [[$strap->bench->at('x1', 'bottom'), $at(-$half)], [$strap->bench->at('x1', 'top'), $at($half)]];
     }
 
     public function remedies(string $fit, Figures $figures): array
@@ -286,14 +422,17 @@ final readonly class NoteWallet implements Make
     }
 
     /** Spine first, it lies on the table; the pocket flaps are notched away at the spine so that they fold with it. */
-    private static function cover(GridSheet $grid): Pattern
+    private static function cover(GridSheet $grid, float $out): Pattern
     {
         $builder = (new PatternBuilder)->face('left-cover', $grid->cell(0, 2), FaceRole::Cover)
             ->face('spine', $grid->cell(1, 2))->hinge('left-cover', 'spine', 90, 'x1')
             ->face('right-cover', $grid->cell(2, 2), FaceRole::Cover)->hinge('spine', 'right-cover', 90, 'x2');
         foreach (['left' => 0, 'right' => 2] as $side => $column) {
-            $builder->face("$side-gusset", $grid->cell($column, 1), FaceRole::Gusset)->hinge("$side-cover", "$side-gusset", 90, 'y2')
-                ->face("$side-pocket", $grid->cell($column, 0), FaceRole::Pocket)->hinge("$side-gusset", "$side-pocket", 90, 'y1');
+            [$edge, $spine, $way] = $side === 'left' ? [0.0, $grid->columns->edge(1), -1] : [$grid->columns->edge(3), $grid->columns->edge(2), 1];
+            [$low, $high] = [$grid->rows->edge(1), $grid->rows->edge(2)];
+            $there = $spine + $way * $out * (1 - $low / $high);
+            $builder->face("$side-gusset", Polygon::at([$edge, $low], [$there, $low], [$spine, $high], [$edge, $high]), FaceRole::Gusset)->hinge("$side-cover", "$side-gusset", 90, 'y2')
+                ->face("$side-pocket", Polygon::at([$edge, 0.0], [$spine + $way * $out, 0.0], [$there, $low], [$edge, $low]), FaceRole::Pocket)->hinge("$side-gusset", "$side-pocket", 90, 'y1');
         }
 
         return $builder->twins('left-cover', 'right-cover')->twins('left-gusset', 'right-gusset')->twins('left-pocket', 'right-pocket')->build();
@@ -310,7 +449,7 @@ final readonly class NoteWallet implements Make
         $tabs = [Strip::atLeast('tabs', self::flap(Length::inches(1, 2)))];
 
         return new GridPlan(
-            AxisPlan::of($planning, self::GUSSET, Axis::Width, $tabs, MakeUp::of(new Term(TermKind::Gusset, $gusset)), $tabs),
+            AxisPlan::of($planning, self::GUSSET, Axis::Width, $tabs, MakeUp::of(new Term(TermKind::Gusset, $gusset)), $tabs, isContained: true),
             AxisPlan::of($planning, self::GUSSET, Axis::Height, [], self::flap($pocket), [], isContained: true),
         );
     }
@@ -362,14 +501,20 @@ final readonly class NoteWallet implements Make
         return self::hasSide($strap) ? $strap->columns->width(2) : $strap->columns->width(1)->minus($thick);
     }
 
-    private static function strapPattern(GridSheet $grid): Pattern
+    private static function strapPattern(GridSheet $grid, float $radius): Pattern
     {
+        $last = count($grid->columns->widths) - 1;
+        [$x, $w, $h] = [$grid->columns->edge($last), $grid->columns->edge($last + 1), $grid->rows->edge(1)];
+        $end = Polygon::of([
+            new Point($x, 0), ...RoundedCorner::vertices(new Point($w, 0), new Point(-1, 0), new Point(0, 1), $radius),
+            ...RoundedCorner::vertices(new Point($w, $h), new Point(0, -1), new Point(-1, 0), $radius), new Point($x, $h),
+        ]);
         $builder = (new PatternBuilder)->face('strap', $grid->cell(0, 0));
         if (! self::hasSide($grid)) {
-            return $builder->face('strap-flap', $grid->cell(1, 0), FaceRole::Flap)->hinge('strap', 'strap-flap', 90, 'x1')->build();
+            return $builder->face('strap-flap', $end, FaceRole::Flap)->hinge('strap', 'strap-flap', 90, 'x1')->build();
         }
 
         return $builder->face('strap-side', $grid->cell(1, 0), FaceRole::Gusset)->hinge('strap', 'strap-side', 90, 'x1')
-            ->face('strap-flap', $grid->cell(2, 0), FaceRole::Flap)->hinge('strap-side', 'strap-flap', 90, 'x2')->build();
+            ->face('strap-flap', $end, FaceRole::Flap)->hinge('strap-side', 'strap-flap', 90, 'x2')->build();
     }
 }

@@ -9,7 +9,9 @@ use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Sheet\TurnedSquare;
@@ -25,8 +27,12 @@ final readonly class TurnedPattern
 
     private float $longTrim;
 
-    public function __construct(private string $piece, TurnedLayout $layout)
+    private float $rounding;
+
+    /** @param bool $isOpenAbove whether its top corner stands and nothing is cut beside it: scored, with no notch there */
+    public function __construct(private string $piece, TurnedLayout $layout, SizingRequest $request, private bool $isOpenAbove = false)
     {
+        $this->rounding = TurnedWork::rounding($layout, $request);
         [$this->square, $this->sideTrim, $this->longTrim] = [$layout->square, $layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres()];
     }
 
@@ -34,6 +40,12 @@ final readonly class TurnedPattern
     public static function seams(string $piece): array
     {
         return array_map(fn (string $flap) => Join::under(JoinEnd::outside($piece, $flap), JoinEnd::inside($piece, Flap::BOTTOM)), self::SIDES);
+    }
+
+    /** @return list<Join> the side flaps over the bottom one, that lies there first */
+    public static function pouchSeams(string $piece): array
+    {
+        return array_map(fn (string $flap) => Join::of(JoinEnd::inside($piece, $flap), JoinEnd::outside($piece, Flap::BOTTOM)), self::SIDES);
     }
 
     /** @return list<Join> the tabs of a gusset, inside the bottom one */
@@ -63,15 +75,16 @@ final readonly class TurnedPattern
         $flaps = $this->flaps(0.0);
         [$w, $h] = [$this->square->width / 2, $this->square->height / 2];
         $standing = array_map(fn (array $p) => [$p[0], $h + $p[1]], array_slice($this->flap(Flap::TOP, 0.0), 2));
-        $front = $this->square->polygon([[-$w, -$h], [$w, -$h], [$w, $h], ...$standing, [-$w, $h]]);
+        $corners = $this->isOpenAbove ? [[], []] : [[[$w, $h]], [[-$w, $h]]];
+        $front = $this->square->polygon([[-$w, -$h], [$w, -$h], ...$corners[0], ...$standing, ...$corners[1]]);
         $builder = (new PatternBuilder)->face(Flap::FRONT, $front);
         foreach ([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM] as $flap) {
             $builder->face($flap, $flaps[$flap], FaceRole::Flap)->hinge(Flap::FRONT, $flap, 180);
         }
 
         return $builder
-            ->twins(...self::SIDES)->joined($this->piece, self::seams($this->piece))
-            ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM)
+            ->twins(...self::SIDES)->joined($this->piece, self::pouchSeams($this->piece))
+            ->layers(Flap::FRONT, Flap::BOTTOM, Flap::LEFT, Flap::RIGHT)
             ->build();
     }
 
@@ -150,10 +163,19 @@ final readonly class TurnedPattern
         $end = $reach - $trim;
         // Where its edges leave the square: at the end of the fold towards the top or the right, and at the other.
         [$far, $near] = [$reach - ($half - $tip), $reach - ($half + $tip)];
-        $outline = [[-$half, 0.0], [$half, 0.0]];
-        array_push($outline, ...($far < $end ? [[$half, $far], [$tip + $trim, $end]] : [[$half, $end]]));
         $isPoint = $trim <= 0.0 && $far < $end && $near < $end;
-        array_push($outline, ...($near < $end ? [...($isPoint ? [] : [[$tip - $trim, $end]]), [-$half, $near]] : [[-$half, $end]]));
+        // With no notch above, a side flap's fold runs on to the sheet's edge.
+        $outline = $isSide && $this->isOpenAbove ? [[-$half, 0.0], [$tip + $reach, 0.0]] : [[-$half, 0.0], [$half, 0.0], ...($far < $end ? [[$half, $far]] : [])];
+        if ($isPoint) {
+            $slant = M_SQRT1_2;
+            foreach (RoundedCorner::vertices(new Point($tip, $end), new Point($slant, -$slant), new Point(-$slant, -$slant), $this->rounding) as $vertex) {
+                $outline[] = [$vertex->x, $vertex->y];
+            }
+        } else {
+            $outline[] = $far < $end || ($isSide && $this->isOpenAbove) ? [$tip + $trim, $end] : [$half, $end];
+            array_push($outline, ...($near < $end ? [[$tip - $trim, $end]] : [[-$half, $end]]));
+        }
+        $near < $end && $outline[] = [-$half, $near];
 
         return $outline;
     }

@@ -44,8 +44,12 @@ use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\NameOp;
+use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Tool\ToolKind;
 
 /**
  * Two flaps with slanted edges that wrap over each other.
@@ -154,15 +158,36 @@ final readonly class SlantGateCard implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $piece = $figures->piece(self::PIECE);
+        $work = GridWork::on($figures->piece(self::PIECE));
+        $scored = $work->cutAndScore();
 
         return [
-            ...GridWork::cutAndScore($piece),
-            ...self::slants($piece),
-            new WorkStep(Deed::Fold, $piece->id, faces: ['left-flap', 'right-flap'], onto: 'front'),
+            ...$scored,
+            ...self::slants($work, $figures->piece(self::PIECE)),
+            $work->step('fold', Deed::Fold, With::BoneFolder, [
+                $work->name('front', FaceRole::Panel, 1, 0), self::nameFlap($work, 'left', 1, -1), self::nameFlap($work, 'right', 2, 1),
+                ...self::folds($work),
+            ]),
         ];
+    }
+
+    /** By a point near the score, where no slant has come to. */
+    private static function nameFlap(GridWork $work, string $side, int $column, int $out): NameOp
+    {
+        return $work->bench->name("$side-flap", FaceRole::Flap, $work->grid->columns->edge($column) + $out * $work->grid->columns->width($column === 1 ? 0 : 2)->toMillimetres() / 50, $work->bench->height / 2);
+    }
+
+    /** @return list<FoldOp> */
+    private static function folds(GridWork $work): array
+    {
+        return [$work->foldOnX('left-flap', 'front', 180, 'x1', 0), $work->foldOnX('right-flap', 'front', 180, 'x2', 0)];
     }
 
     public function remedies(string $fit, Figures $figures): array
@@ -218,16 +243,31 @@ final readonly class SlantGateCard implements Make
         return $measures;
     }
 
-    /** @return list<WorkStep> one for each slanted cut, with what lies on the rail */
-    private static function slants(PieceFigures $piece): array
+    /**
+     * One for each slanted cut: on the rail the end of a flap's score, and for the lower ones the tip that the upper cut made; the corner as far
+     * beside the rail as the ruler says.
+     *
+     * @return list<WorkStep>
+     */
+    private static function slants(GridWork $work, PieceFigures $piece): array
     {
+        $bench = $work->bench;
         $steps = [];
         foreach ($piece->measures as $i => $measure) {
-            if ($measure->rail !== null) {
-                [$end, $side] = explode('-', $measure->from);
-                $advice = [$end === 'top' ? 'score-end-on-the-rail' : 'tip-on-the-rail', ...($side === 'right' && $end === 'top' ? ['left-and-right-are-mirror-images'] : [])];
-                $steps[] = new WorkStep(Deed::Slant, $piece->id, with: ToolKind::Trimmer, measures: [$i], faces: ["$side-flap"], advice: $advice);
+            if ($measure->rail === null) {
+                continue;
             }
+            [$end, $side] = explode('-', $measure->from);
+            // A trimmer too coarse for the upper cut leaves the corner itself.
+            $tip = $bench->knows("tip-$side") ? "tip-$side" : 'top';
+            $isUpper = $end === 'top';
+            $on = $isUpper ? $bench->at($side === 'left' ? 'x1' : 'x2', 'top') : $bench->at($side, $tip);
+            $meets = $isUpper ? $side : 'bottom';
+            $rail = $bench->rail($on, $measure->from, $measure->at->toMillimetres(), $meets);
+            $out = $bench->at($rail, $meets);
+            $cut = $bench->draw(Stroke::Cut, ($isUpper ? 'tip' : 'foot')."-$side", $rail, $on, $out, $i);
+            $advice = [$isUpper ? 'score-end-on-the-rail' : 'tip-on-the-rail', ...($side === 'right' && $isUpper ? ['left-and-right-are-mirror-images'] : [])];
+            $steps[] = $work->step("slant/$measure->from", Deed::CutAway, With::Trimmer, [$cut, $bench->away(Waste::Taper, $on, $bench->at($side, $end), $out)], $measure->rail->turnDegrees(), $measure->from, advice: $advice, about: ["$side-flap"]);
         }
 
         return $steps;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\SlopeBox;
 
+use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Figure\PieceFigures;
@@ -24,6 +25,8 @@ use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\ToolKind;
 
@@ -73,7 +76,7 @@ final class Dividers
         $set = fn (string $name, Length $at): mixed => $planning->set($id, $name, ToolKind::Trimmer, $at, $at, MakeUp::of(new Term(TermKind::Face, $at)));
         $from->isPositive() && $set(self::FROM, $from);
         $to->isLessThan($w) && $set(self::TO, $to);
-        $shoulder->isLessThan($h) && $set(self::SHOULDER, $shoulder);
+        $shoulder->isLessThan($h->timesNearest(19, 20)) && $set(self::SHOULDER, $shoulder);
 
         return $sheet;
     }
@@ -92,15 +95,30 @@ final class Dividers
     }
 
     /** @return list<WorkStep> */
-    public static function steps(PieceFigures $piece): array
+    public static function steps(GridWork $work, PieceFigures $piece): array
     {
-        $marks = array_keys(array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Mark));
+        $bench = $work->bench;
+        [$cut] = $work->cutAndScore();
+        $low = $bench->height / 20;
+        $steps = [$work->step('cut', Deed::Cut, $cut->with, [...$cut->ops, $bench->name(self::FACE, FaceRole::Panel, $bench->width / 2, $low)])];
+        $has = [];
+        foreach ($piece->measures as $i => $measure) {
+            if ($measure->kind === MeasureKind::Mark) {
+                $steps[] = $work->step("mark/$measure->setting", Deed::Mark, With::Pencil, [$work->mark($i, $measure->setting)]);
+                $has[$measure->setting] = true;
+            }
+        }
+        if (! isset($has[self::SHOULDER])) {
+            return $steps;
+        }
+        foreach (['left' => self::FROM, 'right' => self::TO] as $side => $name) {
+            if (isset($has[$name])) {
+                $away = $bench->away(Waste::Corner, $bench->at($side, 'top'), $bench->at($side, self::SHOULDER), $bench->at($name, self::SHOULDER), $bench->at($name, 'top'));
+                $steps[] = $work->step("shoulder/$side", Deed::CutAway, With::Scissors, [$away], about: [self::FACE]);
+            }
+        }
 
-        return [
-            ...GridWork::cutAndScore($piece),
-            ...array_map(fn (int $mark) => new WorkStep(Deed::Mark, $piece->id, with: ToolKind::Trimmer, measures: [$mark]), $marks),
-            new WorkStep(Deed::CutOut, $piece->id, faces: [self::FACE], advice: ['label-each-tab']),
-        ];
+        return $steps;
     }
 
     private static function tabHeight(): Length

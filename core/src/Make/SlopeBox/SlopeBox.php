@@ -36,14 +36,24 @@ use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Axis;
+use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Line;
+use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\Op;
+use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Tool\ToolKind;
 
 /**
  * A desk organizer with a high back, a low front and sloping sides, from one sheet or from two whose bases are glued together.
@@ -60,6 +70,9 @@ final readonly class SlopeBox implements Make
     private const BACK = 'back-sheet';
 
     private const FRONT = 'front-sheet';
+
+    /** The setting that marks how far down the back's sides begin to slope. */
+    private const SLOPE = 'slope';
 
     public function id(): string
     {
@@ -122,6 +135,10 @@ final readonly class SlopeBox implements Make
             $sheets = [self::BACK => $main, self::FRONT => new GridPlan($columns(self::FRONT, $tabs), AxisPlan::of($planning, self::FRONT, Axis::Height, [], $front, [$base], isContained: true))];
         }
         $real = $main->settle($planning->settings());
+        $cut = $request->tools->cut;
+        $high = $real->rows->width($isOne ? 2 : 1);
+        $slope = Length::min(Length::max($cut->down($chosen['slope']), $cut->size), Length::max($cut->down($high->timesNearest(19, 20)), Length::ofTicks(1)));
+        $planning->set($isOne ? self::BOX : self::BACK, self::SLOPE, ToolKind::Trimmer, $chosen['slope'], $slope, MakeUp::of(new Term(TermKind::Slope, $chosen['slope'])));
         for ($n = 1; $n <= $request->options->count('dividers'); $n++) {
             $sheets[Dividers::id($n)] = Dividers::plan($planning, $n, $request->options->count('dividers'), $real->columns->main(), $real->rows->width($isOne ? 2 : 1));
         }
@@ -133,7 +150,7 @@ final readonly class SlopeBox implements Make
     {
         $request = $plan->request;
         $ids = [...(self::isOne($request) ? [self::BOX] : [self::BACK, self::FRONT]), ...self::dividers($request)];
-        $pieces = array_map(fn (string $id) => PieceFigures::ofGrid($id, $plan->grid($id), Dividers::marks($plan->settings, $id)), $ids);
+        $pieces = array_map(fn (string $id) => PieceFigures::ofGrid($id, $plan->grid($id), [...self::slopeMark($plan->settings, $id), ...Dividers::marks($plan->settings, $id)]), $ids);
         $t = $request->paper->caliper;
         [$columns, $deep, $front, $high] = self::measured($plan);
         $wide = $columns->main();
@@ -141,7 +158,7 @@ final readonly class SlopeBox implements Make
             $wide->minus($t->times(self::CALIPERS_WIDE)), $high,
             Length::min($deep, $columns->width(0), $columns->width(2))->minus($t->times(1 + $request->options->count('dividers'))),
         );
-        $low = $high->minus($this->chosenLengths($request)['slope']);
+        $low = $high->minus(self::slope($plan->settings, $high));
 
         return new Figures($request, $plan->settings, $pieces, $inside, new Extents($wide->plus($t), $high->plus($t), $deep->plus($t)), [
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3), Dimension::Height),
@@ -154,13 +171,14 @@ final readonly class SlopeBox implements Make
     {
         $request = $figures->request;
         $grid = $figures->grid($piece);
-        $slope = $this->chosenLengths($request)['slope']->toMillimetres();
+        $slope = $piece === self::BOX || $piece === self::BACK ? self::slope($figures->settings, $grid->rows->width($piece === self::BOX ? 2 : 1))->toMillimetres() : 0.0;
+        $tabs = fn (string $side): float => $this->tabReach($figures, $piece, $side)->toMillimetres();
         $lift = Place::lift($request->paper);
 
         return match ($piece) {
-            self::BOX => new Shape($this->box($grid, $slope)->joined($piece, $this->joins($figures))->build(), $grid->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $grid->rows->width(2)->toMillimetres())), places: [Place::asItLies()]),
-            self::BACK => new Shape($this->half($grid, 'back', 0, 1, $slope)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies()]),
-            self::FRONT => new Shape($this->half($grid, 'front', 1, 0, 0.0)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies(y: -$grid->rows->edge(1), z: $lift)]),
+            self::BOX => new Shape($this->box($grid, $slope, $tabs)->joined($piece, $this->joins($figures))->build(), $grid->centredIn(1, 2, $request->item->width->toMillimetres(), min($request->item->height->toMillimetres(), $grid->rows->width(2)->toMillimetres())), places: [Place::asItLies()]),
+            self::BACK => new Shape($this->half($grid, 'back', 0, 1, $slope, $tabs)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies()]),
+            self::FRONT => new Shape($this->half($grid, 'front', 1, 0, 0.0, $tabs)->joined($piece, $this->joins($figures))->build(), places: [Place::asItLies(y: -$grid->rows->edge(1), z: $lift)]),
             default => new Shape(Dividers::pattern($figures->settings, $piece, $grid), places: [$this->standing($figures, $piece)]),
         };
     }
@@ -180,37 +198,141 @@ final readonly class SlopeBox implements Make
         return false;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return array_fill_keys(self::dividers($figures->request), 'stands-in');
+    }
+
     public function steps(Figures $figures): array
     {
-        $dividers = self::dividers($figures->request);
-        $joins = [...self::tabJoins($figures->request), ...self::seams($figures->request)];
-        $steps = [];
+        $request = $figures->request;
+        $dividers = self::dividers($request);
+        $steps = $work = [];
         foreach ($figures->pieces as $piece) {
+            $here = $work[$piece->id] = GridWork::on($piece);
             if (in_array($piece->id, $dividers, true)) {
-                array_push($steps, ...Dividers::steps($piece));
+                array_push($steps, ...Dividers::steps($here, $piece));
 
                 continue;
             }
-            $sides = match ($piece->id) {
-                self::BOX => ['back-left', 'back-right', 'front-left', 'front-right'],
-                self::BACK => ['back-left', 'back-right'],
-                default => ['front-left', 'front-right'],
-            };
-            $own = array_values(array_filter($joins, fn (Join $join) => $join->face->piece === $piece->id && $join->isWithinOnePiece()));
+            $tabs = array_values(array_filter(self::tabJoins($request), fn (Join $join) => $join->face->piece === $piece->id));
+            $seams = array_values(array_filter(self::seams($request), fn (Join $join) => $join->isWithinOnePiece()));
+            $hiddenBy = fn (Join $join): ?string => $piece->id === self::FRONT ? null : str_replace('back', 'front', $join->onto->face);
             array_push(
-                $steps,
-                ...GridWork::cutAndScore($piece),
-                ...[
-                    new WorkStep(Deed::Slit, $piece->id, faces: ['left-tab', 'right-tab']),
-                    new WorkStep(Deed::Taper, $piece->id, faces: $sides, advice: ['left-and-right-are-mirror-images']),
-                    new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, 'left-tab', 'right-tab'], onto: 'base'),
-                    ...WorkStep::glue($piece->id, $own, ['strong-tape-or-wet-glue']),
-                ],
+                $steps, ...$here->cutAndScore(), ...$this->slits($here, $figures), ...$this->slopes($here, $figures),
+                ...[$here->step('fold', Deed::Fold, With::BoneFolder, $this->folds($here, $figures), about: [...self::sidesOf($piece->id), 'left-tab', 'right-tab'])],
+                ...[$here->step('glue/tabs', Deed::Glue, With::WetGlue, array_map(fn (Join $join) => new JoinOp($join, $hiddenBy($join)), $tabs), advice: ['strong-tape-or-wet-glue'])],
             );
+            self::isOne($request) && $steps[] = $here->step('glue/front', Deed::Glue, With::WetGlue, array_map(fn (Join $join) => new JoinOp($join), $seams), advice: ['square-it-round-the-contents']);
         }
-        $across = array_values(array_filter($joins, fn (Join $join) => ! $join->isWithinOnePiece()));
+        self::isOne($request) || $steps[] = $work[self::FRONT]->step('glue/back', Deed::Glue, With::WetGlue, self::acrossSheets($request, $work[self::FRONT], $work[self::BACK]), advice: ['square-it-round-the-contents']);
 
-        return [...$steps, ...WorkStep::glue(self::FRONT, $across, ['strong-tape-or-wet-glue']), new WorkStep(Deed::Fill, $figures->pieces[0]->id)];
+        return [...$steps, $work[$figures->pieces[0]->id]->step('fill', Deed::Fill, null)];
+    }
+
+    /** @return list<string> the side panels of a sheet */
+    private static function sidesOf(string $piece): array
+    {
+        return match ($piece) {
+            self::BOX => ['back-left', 'back-right', 'front-left', 'front-right'],
+            self::BACK => ['back-left', 'back-right'],
+            default => ['front-left', 'front-right'],
+        };
+    }
+
+    /**
+     * Which row of a sheet its base is, and what stands above and below it.
+     *
+     * @return array{int, ?string, ?string}
+     */
+    private static function rowsOf(string $piece): array
+    {
+        return match ($piece) {
+            self::BOX => [1, 'back', 'front'], self::BACK => [0, 'back', null], default => [1, null, 'front'],
+        };
+    }
+
+    /** @return list<WorkStep> the little squares beside the base, cut free along every score that parts them from a side panel */
+    private function slits(GridWork $work, Figures $figures): array
+    {
+        $bench = $work->bench;
+        [$row, $above, $below] = self::rowsOf($bench->piece);
+        $steps = [];
+        foreach (['left' => 'x1', 'right' => 'x2'] as $side => $x) {
+            $reach = $this->tabReach($figures, $bench->piece, $side);
+            $column = $work->grid->columns->width($side === 'left' ? 0 : 2);
+            $isShort = $reach->isLessThan($column);
+            $end = $isShort ? $bench->beside($x, $reach->toMillimetres(), $side) : $bench->line($side);
+            $ops = [];
+            foreach (array_filter([$row + 1 => $above, $row => $below]) as $line => $wall) {
+                $ops[] = $bench->draw(Stroke::Cut, "cut-$wall-$side", $bench->line("y$line"), $bench->at($end, "y$line"), $bench->at($x, "y$line"));
+            }
+            $isShort && $ops[] = $bench->away(Waste::Corner, $bench->at($side, $work->row($row)), $bench->at($side, $work->row($row + 1)), $bench->at($end, $work->row($row + 1)), $bench->at($end, $work->row($row)));
+            $steps[] = $work->step("tab/$side", Deed::Slit, With::Scissors, $ops, about: ["$side-tab"]);
+        }
+
+        return $steps;
+    }
+
+    /** @return list<WorkStep> a mark so far down both outer edges, and a cut from it to where the back's score ends; mirror images */
+    private function slopes(GridWork $work, Figures $figures): array
+    {
+        $bench = $work->bench;
+        if ($bench->piece === self::FRONT) {
+            return [];
+        }
+        $steps = [$work->step('slope/mark', Deed::Mark, With::Pencil, [$work->mark($work->reading(self::SLOPE, 'top'), self::SLOPE)], about: ['back-left', 'back-right'])];
+        foreach (['left' => 'x1', 'right' => 'x2'] as $side => $x) {
+            $steps[] = $work->step("slope/$side", Deed::CutAway, With::Trimmer, [
+                $bench->away(Waste::Taper, $bench->at($side, self::SLOPE), $bench->at($side, 'top'), $bench->at($x, 'top')),
+            ], advice: $side === 'right' ? ['left-and-right-are-mirror-images'] : [], about: ["back-$side"]);
+        }
+
+        return $steps;
+    }
+
+    /** @return list<Op> */
+    private function folds(GridWork $work, Figures $figures): array
+    {
+        [$row, $above, $below] = self::rowsOf($work->bench->piece);
+        $names = [$work->name('base', FaceRole::Panel, 1, $row)];
+        $folds = [];
+        foreach (array_filter([$row + 1 => $above, $row - 1 => $below]) as $its => $wall) {
+            $names[] = $work->name($wall, FaceRole::Wall, 1, $its);
+            foreach (['left' => [0, 'x1'], 'right' => [2, 'x2']] as $side => [$column, $x]) {
+                // Near the foot, where the slope has not come to.
+                $foot = ($its > $row ? 0.04 : 0.5) * $work->grid->rows->width($its)->toMillimetres() + $work->grid->rows->edge($its);
+                $names[] = $work->bench->name("$wall-$side", FaceRole::Wall, ($work->grid->columns->edge($column) + $work->grid->columns->edge($column + 1)) / 2, $foot);
+                $folds[] = $work->foldOnX("$wall-$side", $wall, 90, $x, $its);
+            }
+        }
+        foreach (['left' => ['x1', -1], 'right' => ['x2', 1]] as $side => [$x, $out]) {
+            $foot = $work->grid->columns->edge($side === 'left' ? 1 : 2);
+            $names[] = $work->bench->name("$side-tab", FaceRole::Tab, $foot + $out * $this->tabReach($figures, $work->bench->piece, $side)->toMillimetres() / 2, ($work->grid->rows->edge($row) + $work->grid->rows->edge($row + 1)) / 2);
+            $folds[] = $work->foldOnX("$side-tab", 'base', 90, $x, $row);
+        }
+        $above === null || $folds[] = $work->foldOnY($above, 'base', 90, 'y'.($row + 1), 1);
+        $below === null || $folds[] = $work->foldOnY($below, 'base', 90, "y$row", 1);
+
+        return [...$names, ...$folds];
+    }
+
+    /** @return list<JoinOp> the front's sides inside the back's, its base on the back's, front edge on front edge */
+    private static function acrossSheets(SizingRequest $request, GridWork $front, GridWork $back): array
+    {
+        $isAlike = $front->grid->columns->main()->equals($back->grid->columns->main());
+        $middle = fn (GridWork $work): Line => $work->bench->beside('x1', $work->grid->columns->main()->toMillimetres() / 2, 'right');
+        // Both fold ends of the base; where one sheet came out wider than the other, their middles.
+        $base = [];
+        foreach ($isAlike ? [['x1', 'x1'], ['x2', 'x2']] : [[$middle($front), $middle($back)]] as [$there, $here]) {
+            array_push($base, [$front->bench->at($there, 'y1'), $back->bench->at($here, 'bottom')], [$front->bench->at($there, 'top'), $back->bench->at($here, 'y1')]);
+        }
+
+        return array_map(fn (Join $join) => new JoinOp($join, meet: match ($join->face->face) {
+            'base' => $base,
+            'front-left' => [[$front->bench->at('x1', 'y1'), $back->bench->at('left', 'y1')]],
+            default => [[$front->bench->at('x2', 'y1'), $back->bench->at('right', 'y1')]],
+        }), self::seams($request));
     }
 
     public function remedies(string $fit, Figures $figures): array
@@ -291,7 +413,8 @@ final readonly class SlopeBox implements Make
         return new Place(90.0, new Vector($aside, ($isOne ? $box->rows->edge(1) : 0.0) + $behind, Place::lift($figures->request->paper)));
     }
 
-    private function box(GridSheet $grid, float $slope): PatternBuilder
+    /** @param callable(string): float $tabs */
+    private function box(GridSheet $grid, float $slope, callable $tabs): PatternBuilder
     {
         $builder = (new PatternBuilder)
             ->face('back', $grid->cell(1, 2), FaceRole::Wall)
@@ -299,32 +422,36 @@ final readonly class SlopeBox implements Make
             ->face('front', $grid->cell(1, 0), FaceRole::Wall)->hinge('base', 'front', 90, 'y1');
         self::sides($builder, $grid, 'back', 2, $slope);
         self::sides($builder, $grid, 'front', 0, 0.0);
-        self::tabs($builder, $grid, 1, $slope, 'back', 'front');
-
-        return $builder;
-    }
-
-    /** The back or the front with a base of its own, where the box is made of two sheets. */
-    private function half(GridSheet $grid, string $wall, int $baseRow, int $wallRow, float $slope): PatternBuilder
-    {
-        $builder = (new PatternBuilder)->face($wall, $grid->cell(1, $wallRow), FaceRole::Wall)
-            ->face('base', $grid->cell(1, $baseRow))->standsOn('base')->hinge($wall, 'base', 90, 'y1');
-        self::sides($builder, $grid, $wall, $wallRow, $slope);
-        self::tabs($builder, $grid, $baseRow, $slope, $wall);
+        self::tabs($builder, $grid, 1, $tabs, 'back', 'front');
 
         return $builder;
     }
 
     /**
-     * The little panels beside the base, cut free from the walls above and below; no higher, folded, than the side panel they are
-     * glued inside is where it is lowest.
+     * The back or the front with a base of its own, where the box is made of two sheets.
+     *
+     * @param callable(string): float $tabs
      */
-    private static function tabs(PatternBuilder $builder, GridSheet $grid, int $row, float $slope, string ...$walls): void
+    private function half(GridSheet $grid, string $wall, int $baseRow, int $wallRow, float $slope, callable $tabs): PatternBuilder
     {
-        $side = $grid->rows->edge($walls[0] === 'back' ? $row + 2 : $row) - $grid->rows->edge($walls[0] === 'back' ? $row + 1 : $row - 1);
-        $high = min($grid->columns->edge(1), max($side - $slope, $side / 20));
+        $builder = (new PatternBuilder)->face($wall, $grid->cell(1, $wallRow), FaceRole::Wall)
+            ->face('base', $grid->cell(1, $baseRow))->standsOn('base')->hinge($wall, 'base', 90, 'y1');
+        self::sides($builder, $grid, $wall, $wallRow, $slope);
+        self::tabs($builder, $grid, $baseRow, $tabs, $wall);
+
+        return $builder;
+    }
+
+    /**
+     * The little panels beside the base, cut free from the walls above and below.
+     *
+     * @param callable(string): float $reach how far each stands out of the base
+     */
+    private static function tabs(PatternBuilder $builder, GridSheet $grid, int $row, callable $reach, string ...$walls): void
+    {
         [$low, $up] = [$grid->rows->edge($row), $grid->rows->edge($row + 1)];
         foreach (['left' => [$grid->columns->edge(1), -1], 'right' => [$grid->columns->edge(2), 1]] as $name => [$foot, $out]) {
+            $high = $reach($name);
             $builder->face("$name-tab", Polygon::of([new Point($foot, $low), new Point($foot, $up), new Point($foot + $out * $high, $up), new Point($foot + $out * $high, $low)]), FaceRole::Tab)
                 ->hinge('base', "$name-tab", 90, $name === 'left' ? 'x1' : 'x2');
             foreach ($walls as $wall) {
@@ -332,6 +459,35 @@ final readonly class SlopeBox implements Make
             }
         }
         $builder->twins('left-tab', 'right-tab');
+    }
+
+    /** No higher, folded, than the side panel it is glued inside is where it is lowest; on the trimmer's step where it is shorter than its column. */
+    private function tabReach(Figures $figures, string $piece, string $side): Length
+    {
+        $grid = $figures->grid($piece);
+        [$row, $above] = self::rowsOf($piece);
+        $wall = $grid->rows->width($above === null ? $row - 1 : $row + 1);
+        $low = $above === null ? $wall : Length::max($wall->minus(self::slope($figures->settings, $wall)), $wall->timesNearest(1, 20));
+        $column = $grid->columns->width($side === 'left' ? 0 : 2);
+        $onStep = $figures->request->tools->cut->down($low);
+
+        return $column->isMoreThan($low) ? ($onStep->isPositive() ? $onStep : $low) : $column;
+    }
+
+    /** How far the back's sides fall, as it is marked, and no further than to a twentieth of their height. */
+    private static function slope(Settings $settings, Length $wall): Length
+    {
+        $marked = ($settings->find(self::BOX, self::SLOPE) ?? $settings->of(self::BACK, self::SLOPE))->at;
+
+        return Length::min($marked, $wall->timesNearest(19, 20));
+    }
+
+    /** @return list<Measure> */
+    private static function slopeMark(Settings $settings, string $piece): array
+    {
+        $setting = $settings->find($piece, self::SLOPE);
+
+        return $setting === null ? [] : [Measure::of($setting, MeasureKind::Mark, Axis::Edge, 'top')];
     }
 
     /** The side panels of the back or front; those of the back fall from its height towards the front by the slope. */

@@ -44,7 +44,13 @@ use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Steps\Arc;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\Op;
+use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
 
 /**
@@ -69,11 +75,8 @@ final readonly class StraightEnvelope implements Make
     /** The corners come out a hair inside the scores, so that seams lie flat. */
     private const RELIEF_MM = 0.5;
 
-    /** How much a flap's end is narrower than its fold, on each side. */
-    private const TAPER_MM = 4.0;
-
     /** Radius of the half-round thumb notch, and the least that a thumb finds: common practice, no source. */
-    private const THUMB_MM = 9.5;
+    private const THUMB_MM = 9.6;
 
     private const LEAST_THUMB_MM = 5.0;
 
@@ -81,6 +84,11 @@ final readonly class StraightEnvelope implements Make
     private const OVER_THUMB_MM = 2.0;
 
     private const ARC_CUTS = 16;
+
+    /** By edge: the score there, and the edge towards which the front lies from it. */
+    private const SIDES = ['left' => ['x1', 'right'], 'right' => ['x2', 'left']];
+
+    private const ENDS = ['bottom' => ['y1', 'top'], 'top' => ['y2', 'bottom']];
 
     /** The front, a side flap, a flap at one end. */
     private const LAYERS = 3;
@@ -105,6 +113,9 @@ final readonly class StraightEnvelope implements Make
             OptionSpec::length('secondSideFlap')->onlyWith(['sides'], self::WRAP),
             OptionSpec::length('bottomFlap'),
             OptionSpec::length('topFlap'),
+            ...FlapEnd::options('topEnd'),
+            ...FlapEnd::options('bottomEnd'),
+            ...FlapEnd::options('sideEnds'),
         ];
     }
 
@@ -119,6 +130,7 @@ final readonly class StraightEnvelope implements Make
             ...($secondSide === null ? [] : ['secondSideFlap' => $secondSide->figure()]),
             'bottomFlap' => $request->options->length('bottomFlap') ?? ($isTuck ? $height->timesNearest(1, 2) : Length::inches(1)),
             'topFlap' => $request->options->length('topFlap') ?? ($isTuck ? $height->timesNearest(1, 2)->plus(Length::inches(1, 2)) : Length::inches(3, 2)),
+            ...FlapEnd::chosen($request, 'topEnd'), ...FlapEnd::chosen($request, 'bottomEnd'), ...FlapEnd::chosen($request, 'sideEnds'),
         ];
     }
 
@@ -194,25 +206,91 @@ final readonly class StraightEnvelope implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [];
+    }
+
     public function steps(Figures $figures): array
     {
-        $piece = $figures->piece(self::PIECE);
-        $sides = [Flap::LEFT, Flap::RIGHT];
-        $hasNotch = $figures->request->options->choice('thumbNotch') === 'with';
-        $onto = fn (string $flap): array => array_values(array_filter($this->joins($figures), fn (Join $join) => $join->glued->face === $flap));
+        $request = $figures->request;
+        $work = GridWork::on($figures->piece(self::PIECE));
+        $glue = fn (string $flap): array => array_values(array_map(fn (Join $join) => new JoinOp($join), array_filter($this->joins($figures), fn (Join $join) => $join->glued->face === $flap)));
+        $scored = $work->cutAndScore(isTried: true);
 
         return [
-            ...GridWork::cutAndScore($piece, isTried: true),
-            new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::FRONT], advice: ['a-hair-inside-the-score']),
-            new WorkStep(Deed::Taper, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP]),
-            new WorkStep(Deed::RoundCorners, $piece->id, faces: [Flap::TOP]),
-            ...($hasNotch ? [new WorkStep(Deed::CutOut, $piece->id, faces: [Flap::BOTTOM], advice: ['a-half-round-for-the-thumb'])] : []),
-            new WorkStep(Deed::Fold, $piece->id, faces: [...$sides, Flap::BOTTOM, Flap::TOP], onto: Flap::FRONT),
-            new WorkStep(Deed::TryFit, $piece->id, advice: ['lay-it-in']),
-            ...WorkStep::glue($piece->id, $onto(Flap::RIGHT)),
-            ...WorkStep::glue($piece->id, $onto(Flap::BOTTOM), ['leave-the-top-free']),
-            new WorkStep(Deed::Fill, $piece->id),
-            new WorkStep(Deed::Close, $piece->id, faces: [Flap::TOP], onto: Flap::BOTTOM),
+            ...$scored,
+            ...self::corners($work),
+            ...self::ends($work, $request),
+            ...self::thumb($work, $request),
+            $work->step('fold', Deed::Fold, With::BoneFolder, self::folds($work), about: [Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP]),
+            $work->step('try', Deed::TryFit, null, advice: ['lay-it-in']),
+            ...($glue(Flap::RIGHT) === [] ? [] : [$work->step('glue/sides', Deed::Glue, With::Tape, $glue(Flap::RIGHT))]),
+            $work->step('glue/bottom', Deed::Glue, With::Tape, $glue(Flap::BOTTOM), advice: ['leave-the-top-free']),
+            $work->step('fill', Deed::Fill, null),
+            $work->step('close', Deed::Close, null, about: [Flap::TOP]),
+        ];
+    }
+
+    /** @return list<WorkStep> the corners out, a hair inside the scores */
+    private static function corners(GridWork $work): array
+    {
+        [$bench, $r] = [$work->bench, self::relief($work->grid)];
+        $steps = [];
+        foreach (self::ENDS as $end => [$y, $up]) {
+            foreach (self::SIDES as $side => [$x, $in]) {
+                [$upright, $level] = [$bench->beside($x, $r, $in), $bench->beside($y, $r, $up)];
+                $steps[] = $work->step("corner/$end-$side", Deed::CutAway, With::Scissors, [$bench->away(
+                    Waste::Corner, $bench->at($side, $end), $bench->at($upright, $end), $bench->at($upright, $y), $bench->at($x, $y), $bench->at($x, $level), $bench->at($side, $level),
+                )], advice: $steps === [] ? ['a-hair-inside-the-score'] : []);
+            }
+        }
+
+        return $steps;
+    }
+
+    /** @return list<WorkStep> */
+    private static function ends(GridWork $work, SizingRequest $request): array
+    {
+        $steps = [];
+        foreach (self::flapEnds($work->grid, $request) as $flap => $end) {
+            $edge = explode('-', $flap)[0];
+            $isSide = isset(self::SIDES[$edge]);
+            $away = [];
+            foreach ($isSide ? self::ENDS : self::SIDES as [$beside, $in]) {
+                array_push($away, ...$end->away($work->bench, $beside, $isSide ? self::SIDES[$edge][0] : self::ENDS[$edge][0], $in, $edge));
+            }
+            $end->isStraight() || $steps[] = $work->step("end/$edge", $end->isRound() ? Deed::Round : Deed::CutAway, $end->isRound() ? With::CornerPunch : With::Scissors, $away, about: [$flap]);
+        }
+
+        return $steps;
+    }
+
+    /** @return list<WorkStep> a half round out of the middle of the bottom flap's end */
+    private static function thumb(GridWork $work, SizingRequest $request): array
+    {
+        if ($request->options->choice('thumbNotch') === 'without') {
+            return [];
+        }
+        [$bench, $r, $half] = [$work->bench, self::thumbRadius($work->grid, $request), $work->grid->columns->main()->toMillimetres() / 2];
+        $from = $bench->at($bench->beside('x1', $half - $r, 'right'), 'bottom');
+        $arc = new Arc($bench->at($bench->beside('x1', $half, 'right'), 'bottom'), $r, $bench->at($bench->beside('x1', $half + $r, 'right'), 'bottom'), true, self::ARC_CUTS);
+
+        return [$work->step('thumb-notch', Deed::Round, With::Scissors, [$bench->away(Waste::Notch, $from, $arc)], about: [Flap::BOTTOM], advice: ['a-half-round-for-the-thumb'])];
+    }
+
+    /** @return list<Op> */
+    private static function folds(GridWork $work): array
+    {
+        [$bench, $r] = [$work->bench, self::relief($work->grid)];
+        $onX = fn (string $flap, string $line): FoldOp => $bench->fold($flap, Flap::FRONT, 180, $line, $bench->at($line, $bench->beside('y1', $r, 'top')), $bench->at($line, $bench->beside('y2', $r, 'bottom')));
+        $onY = fn (string $flap, string $line): FoldOp => $bench->fold($flap, Flap::FRONT, 180, $line, $bench->at($line, $bench->beside('x1', $r, 'right')), $bench->at($line, $bench->beside('x2', $r, 'left')));
+
+        return [
+            $work->name(Flap::FRONT, FaceRole::Panel, 1, 1),
+            $work->name(Flap::LEFT, FaceRole::Flap, 0, 1), $work->name(Flap::RIGHT, FaceRole::Flap, 2, 1),
+            $work->name(Flap::BOTTOM, FaceRole::Flap, 1, 0), $work->name(Flap::TOP, FaceRole::Flap, 1, 2),
+            $onX(Flap::LEFT, 'x1'), $onX(Flap::RIGHT, 'x2'), $onY(Flap::BOTTOM, 'y1'), $onY(Flap::TOP, 'y2'),
         ];
     }
 
@@ -297,23 +375,33 @@ final readonly class StraightEnvelope implements Make
         $request = $figures->request;
         [$x0, $x1, $x2, $x3] = array_map($grid->columns->edge(...), [0, 1, 2, 3]);
         [$y0, $y1, $y2, $y3] = array_map($grid->rows->edge(...), [0, 1, 2, 3]);
-        $r = min(self::RELIEF_MM, ($x2 - $x1) / 20, ($y2 - $y1) / 20);
-        $taper = fn (float $flap, float $base): float => $r + min(self::TAPER_MM, $flap / 3, $base / 4);
-        [$side, $other] = [$taper($x1 - $x0, $y2 - $y1), $taper($x3 - $x2, $y2 - $y1)];
-        $bottom = $taper($y1 - $y0, $x2 - $x1);
-        $top = $taper($y3 - $y2, $x2 - $x1);
+        $ends = self::flapEnds($grid, $request);
+        [$right, $left, $up, $down] = [new Point(1, 0), new Point(-1, 0), new Point(0, 1), new Point(0, -1)];
+        $thumb = array_map(fn (array $p) => new Point($p[0], $p[1]), self::thumbNotch($grid, $request));
         $builder = (new PatternBuilder)
             ->face(Flap::FRONT, $grid->cell(1, 1))
-            ->face(Flap::LEFT, Polygon::at([$x1, $y1 + $r], [$x1, $y2 - $r], [$x0, $y2 - $side], [$x0, $y1 + $side]), FaceRole::Flap)
-            ->face(Flap::RIGHT, Polygon::at([$x2, $y1 + $r], [$x3, $y1 + $other], [$x3, $y2 - $other], [$x2, $y2 - $r]), FaceRole::Flap)
-            ->face(Flap::BOTTOM, Polygon::at([$x1 + $r, $y1], [$x1 + $bottom, $y0], ...self::thumbNotch($grid, $request), ...[[$x2 - $bottom, $y0], [$x2 - $r, $y1]]), FaceRole::Flap)
-            ->face(Flap::TOP, Polygon::at([$x1 + $r, $y2], [$x2 - $r, $y2], [$x2 - $top, $y3], [$x1 + $top, $y3]), FaceRole::Flap)
+            ->face(Flap::LEFT, self::flap($ends[Flap::LEFT], new Point($x1, $y1), new Point($x1, $y2), $up, $left, $x1 - $x0), FaceRole::Flap)
+            ->face(Flap::RIGHT, self::flap($ends[Flap::RIGHT], new Point($x2, $y1), new Point($x2, $y2), $up, $right, $x3 - $x2), FaceRole::Flap)
+            ->face(Flap::BOTTOM, self::flap($ends[Flap::BOTTOM], new Point($x1, $y1), new Point($x2, $y1), $right, $down, $y1 - $y0, $thumb), FaceRole::Flap)
+            ->face(Flap::TOP, self::flap($ends[Flap::TOP], new Point($x1, $y2), new Point($x2, $y2), $right, $up, $y3 - $y2), FaceRole::Flap)
             ->hinge(Flap::FRONT, Flap::LEFT, 180, 'x1')->hinge(Flap::FRONT, Flap::RIGHT, 180, 'x2')
             ->hinge(Flap::FRONT, Flap::BOTTOM, 180, 'y1')->hinge(Flap::FRONT, Flap::TOP, 180, 'y2')
             ->joined(self::PIECE, $this->joins($figures))
             ->layers(Flap::FRONT, Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP);
 
         return (abs($x1 - $x0 - ($x3 - $x2)) < Tolerance::SAME_POINT_MM ? $builder->twins(Flap::LEFT, Flap::RIGHT) : $builder)->build();
+    }
+
+    /**
+     * Both corners of an end, the first from the fold out, the second back to it.
+     *
+     * @param Point $low where the score beside it meets its fold
+     * @param Point $high the same at the fold's other end
+     * @param list<Point> $between at its end
+     */
+    private static function flap(FlapEnd $end, Point $low, Point $high, Point $in, Point $out, float $reach, array $between = []): Polygon
+    {
+        return Polygon::of([...$end->outline($low, $in, $out, $reach), ...$between, ...array_reverse($end->outline($high, $in->times(-1), $out, $reach))]);
     }
 
     /**
@@ -327,9 +415,7 @@ final readonly class StraightEnvelope implements Make
         if ($request->options->choice('thumbNotch') === 'without') {
             return [];
         }
-        [$width, $flap] = [$grid->columns->main()->toMillimetres(), $grid->rows->width(0)->toMillimetres()];
-        $covered = self::flapsOverlap($grid)->toMillimetres() - self::OVER_THUMB_MM;
-        $radius = min(max(self::LEAST_THUMB_MM, min(self::THUMB_MM, $covered)), $width / 8, $flap / 2);
+        [$width, $radius] = [$grid->columns->main()->toMillimetres(), self::thumbRadius($grid, $request)];
         $middle = $grid->columns->edge(1) + $width / 2;
         $arc = [];
         for ($i = 0; $i <= self::ARC_CUTS; $i++) {
@@ -338,6 +424,36 @@ final readonly class StraightEnvelope implements Make
         }
 
         return $arc;
+    }
+
+    /** On the trimmer's step, where there is room for one. */
+    private static function thumbRadius(GridSheet $grid, SizingRequest $request): float
+    {
+        [$width, $flap] = [$grid->columns->main()->toMillimetres(), $grid->rows->width(0)->toMillimetres()];
+        $covered = self::flapsOverlap($grid)->toMillimetres() - self::OVER_THUMB_MM;
+        $radius = min(max(self::LEAST_THUMB_MM, min(self::THUMB_MM, $covered)), $width / 8, $flap / 2);
+        $onStep = $request->tools->cut->down(Length::nearestTo($radius))->toMillimetres();
+
+        return $onStep >= min(self::LEAST_THUMB_MM, $radius / 2) ? $onStep : $radius;
+    }
+
+    private static function relief(GridSheet $grid): float
+    {
+        return min(self::RELIEF_MM, $grid->columns->main()->toMillimetres() / 20, $grid->rows->main()->toMillimetres() / 20);
+    }
+
+    /** @return array<string, FlapEnd> by flap */
+    private static function flapEnds(GridSheet $grid, SizingRequest $request): array
+    {
+        [$r, $width, $height] = [self::relief($grid), $grid->columns->main()->toMillimetres(), $grid->rows->main()->toMillimetres()];
+        $out = fn (GridAxis $axis, int $strip): float => $axis->width($strip)->toMillimetres();
+
+        return [
+            Flap::LEFT => FlapEnd::of($request, 'sideEnds', $r, $height, $out($grid->columns, 0)),
+            Flap::RIGHT => FlapEnd::of($request, 'sideEnds', $r, $height, $out($grid->columns, 2)),
+            Flap::BOTTOM => FlapEnd::of($request, 'bottomEnd', $r, $width, $out($grid->rows, 0)),
+            Flap::TOP => FlapEnd::of($request, 'topEnd', $r, $width, $out($grid->rows, 2)),
+        ];
     }
 
     private static function flapsOverlap(GridSheet $grid): Length

@@ -136,7 +136,7 @@ final readonly class TrayAndLid implements Make
     {
         $grid = $figures->grid($piece);
         $wall = self::walls($figures->request)[$piece === self::TRAY ? 0 : 1];
-        $pattern = $wall->pattern($piece, $grid);
+        $pattern = $wall->pattern($piece, $grid, $figures->request);
         if ($piece === self::LID) {
             $up = Length::max(self::wallHeight($figures->grid(self::TRAY)), self::wallHeight($grid))->plus($figures->request->paper->caliper);
 
@@ -165,22 +165,28 @@ final readonly class TrayAndLid implements Make
         return true;
     }
 
+    public function loose(Figures $figures): array
+    {
+        return [self::LID => 'goes-over'];
+    }
+
     public function steps(Figures $figures): array
     {
-        [$trayWall, $lidWall] = self::walls($figures->request);
-        [$tray, $lid] = [$figures->piece(self::TRAY), $figures->piece(self::LID)];
+        $request = $figures->request;
+        [$trayWall, $lidWall] = self::walls($request);
+        [$tray, $lid] = [GridWork::on($figures->piece(self::TRAY)), GridWork::on($figures->piece(self::LID), phase: 1)];
 
         return [
-            ...GridWork::cutAndScore($tray),
-            ...GridWork::cutAndScore($lid),
-            ...$trayWall->cutAndFold($tray),
-            ...$trayWall->glue(self::TRAY, 'square-it-round-the-contents'),
-            ...$lidWall->cutAndFold($lid, ['decorate-flat']),
-            // Round the real tray, before glue makes it too late.
-            new WorkStep(Deed::TryFit, self::LID, advice: $lidWall->whenTooTight()),
-            ...$lidWall->glue(self::LID, 'square-it-round-the-tray'),
-            new WorkStep(Deed::Fill, self::TRAY),
-            new WorkStep(Deed::Close, self::LID),
+            ...$tray->cutAndScore(),
+            ...$trayWall->cutAndFold($tray, $request),
+            $trayWall->glueCorners($tray, 'square-it-round-the-contents'),
+            ...$trayWall->glueHems($tray),
+            // The finished tray is measured, and the lid follows it.
+            ...$lid->cutAndScore(advice: ['measure-the-finished-tray']),
+            ...$lidWall->cutAndFold($lid, $request, ['decorate-flat']),
+            ...$lidWall->tryAndGlue($lid),
+            new WorkStep('tray/fill', Deed::Fill, self::TRAY, phase: 1),
+            $lid->step('close', Deed::Close, null),
         ];
     }
 

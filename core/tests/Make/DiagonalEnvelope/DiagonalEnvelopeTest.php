@@ -93,10 +93,10 @@ final class DiagonalEnvelopeTest extends TestCase
     {
         $deeds = fn (Design $design): array => array_map(fn (WorkStep $step) => $step->do, $design->steps());
         self::assertSame(
-            [Deed::Cut, Deed::Punch, Deed::Punch, Deed::Punch, Deed::TryFit, Deed::Punch, Deed::RoundCorners, Deed::Fold, Deed::TryFit, Deed::Glue, Deed::Fill, Deed::Close],
+            [Deed::Cut, Deed::Punch, Deed::Punch, Deed::Punch, Deed::TryFit, Deed::Punch, Deed::Round, Deed::Round, Deed::Round, Deed::Round, Deed::Fold, Deed::TryFit, Deed::Glue, Deed::Fill, Deed::Close],
             $deeds(self::design()),
         );
-        self::assertSame([Deed::Score, Deed::Notch], array_slice($deeds(self::design(['options' => ['method' => 'score-board']])), 5, 2));
+        self::assertSame([Deed::Score, Deed::CutAway], array_slice($deeds(self::design(['options' => ['method' => 'score-board']])), 5, 2));
         $fold = array_values(array_filter(self::design()->steps(), fn (WorkStep $step) => $step->do === Deed::Fold))[0];
         self::assertSame([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM, Flap::TOP], $fold->faces, 'sides first, the bottom over them');
         self::assertSame([], $fold->advice);

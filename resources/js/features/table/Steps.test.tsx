@@ -5,15 +5,19 @@ import { pieceName } from '@/ui/pieceName'
 import { Steps } from './Steps'
 
 const step = (some: Partial<Step>): Step => ({
+  id: `tray/${Math.random()}`,
   do: 'score',
   piece: 'tray',
+  copies: 1,
   with: 'scoring-board',
+  turn: 0,
+  fence: 'left',
   measures: [],
   quarterTurns: 0,
   faces: [],
-  onto: null,
+  says: [['Fill it.']],
+  or: null,
   advice: [],
-  lying: { turn: 0, isWhole: true, line: null, done: [] },
   ...some,
 })
 
@@ -29,23 +33,22 @@ const show = (steps: Step[], pieces = [piece('tray'), piece('lid')]) =>
   render(<Steps design={{ steps, pieces } as unknown as Sized} />)
 
 describe('Steps', () => {
-  it('writes each step with its figure, its turn and its advice', () => {
+  it('writes each step with its figures, its turn, its other reading and its advice', () => {
     show([
-      step({ do: 'cut' }),
-      step({ measures: [0], quarterTurns: 1, advice: ['before-the-last-score'] }),
-      step({ do: 'fold', faces: ['left-wall', 'right-wall'] }),
+      step({
+        quarterTurns: 1,
+        says: [['Score at ', { figure: '1 3/4 in' }, ' from the left.']],
+        or: ['Or from the right, ', { figure: '7 in' }, '.'],
+        advice: [['Is there room both ways?']],
+      }),
+      step({ says: [['Cut along it.'], ['A wedge comes off.']] }),
     ])
-    const [cut, score, fold] = screen.getAllByRole('listitem').map((item) => item.textContent ?? '')
-    expect(cut).toContain('Cut the sheet to 9 1/2 in')
+    const [score, slit] = screen.getAllByRole('listitem').map((item) => item.textContent ?? '')
     expect(score).toContain('Turn a quarter clockwise. Score at 1 3/4 in')
     expect(score).toContain('from the left.')
-    expect(score).toContain('is there room both ways?')
-    expect(fold).toContain('Fold left wall and right wall in')
-  })
-
-  it('counts faces of one name', () => {
-    show([step({ do: 'glue', faces: ['top-left-tab', 'top-right-tab', 'bottom-left-tab', 'bottom-right-tab'] })])
-    expect(screen.getByRole('listitem').textContent).toContain('Glue the 4 tabs.')
+    expect(score).toContain('Or from the right, 7 in')
+    expect(score).toContain('Is there room both ways?')
+    expect(slit).toContain('Cut along it. A wedge comes off.')
   })
 
   it('says which piece it is about when that changes', () => {

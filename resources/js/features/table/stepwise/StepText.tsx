@@ -2,16 +2,16 @@ import { useState } from 'react'
 import type { DesignView, Piece, Step } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Pair } from '@/ui/Pair'
+import { Sentence } from '@/ui/Sentence'
 import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
-import { StepWords } from '../Steps'
 import { MissedHelp } from './MissedHelp'
 
 /** Steps whose figure is read from across the table. */
-const BIG = ['score', 'punch', 'trim', 'mark', 'slant']
+const BIG = ['score', 'punch', 'mark', 'cut-away']
 
 /** Steps whose figure can be set wrong. */
-const SET = ['cut', 'score', 'punch', 'mark', 'trim', 'slant']
+const SET = ['cut', 'score', 'punch', 'mark', 'cut-away']
 
 interface StepTextProps {
   view: DesignView
@@ -34,14 +34,14 @@ export function StepText({ view, piece, step, turned }: StepTextProps) {
         </p>
       )}
       {turned > 0 && <p className="mb-2 text-3xl leading-tight text-live">{words(`turn.${turned}`)}</p>}
-      {measure && (step.do === 'score' || step.do === 'punch') && (
-        <p className="mb-2 text-2xl leading-tight text-soft">
-          {words(`work.lies.${step.do}.${step.do === 'punch' ? (measure.side ?? 1) : measure.from}`)}
-        </p>
+      {step.do === 'score' && step.fence !== null && (
+        <p className="mb-2 text-2xl leading-tight text-soft">{words(`work.lies.score.${step.fence}`)}</p>
       )}
-      <p className="text-[2.1rem] leading-tight">
-        <StepWords step={{ ...step, quarterTurns: 0 }} piece={piece} />
-      </p>
+      {step.says.map((said, i) => (
+        <p key={i} className={step.says.length > 1 ? 'mb-2 text-[1.6rem] leading-snug' : 'text-[2.1rem] leading-tight'}>
+          <Sentence parts={said} />
+        </p>
+      ))}
       {!isMissed && <BigFigure piece={piece} step={step} />}
       {step.do === 'cut' && (
         <p className="mt-5 text-2xl leading-snug text-soft">
@@ -51,9 +51,9 @@ export function StepText({ view, piece, step, turned }: StepTextProps) {
       {measure && measure.standoff > 0 && step.do === 'score' && (
         <p className="mt-4 text-xl leading-snug text-soft">{words('work.standoff')}</p>
       )}
-      {step.advice.map((advice) => (
-        <p key={advice} className="mt-4 text-2xl leading-snug text-soft">
-          {words(`advice.${advice}`)}
+      {[...(step.or ? [step.or] : []), ...step.advice].map((advice, i) => (
+        <p key={i} className="mt-4 text-2xl leading-snug text-soft">
+          <Sentence parts={advice} />
         </p>
       ))}
       {measure &&

@@ -1,13 +1,14 @@
-import { ChevronLeft, ChevronRight, X } from 'lucide-react'
+import { ChevronLeft, ChevronRight, Hand as HandIcon, X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { api, problemsOf, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { words } from '@/words'
 import { isTyping } from '@/ui/isTyping'
-import { turnedSince } from './lying'
 import { StepText } from './StepText'
 import { ToolPicture } from './ToolPicture'
+import { turnedSince } from './turned'
+import { useHand, usePictures, type Hand } from './usePictures'
 import { usePlace, type Order } from './usePlace'
 import { useWakeLock } from './useWakeLock'
 
@@ -42,6 +43,8 @@ export function Work({ designId }: { designId: string }) {
 function Steps({ view }: { view: DesignView }) {
   const { design } = view
   const [{ order, place: kept }, put] = usePlace(view)
+  const [hand, setHand] = useHand()
+  const pictures = usePictures(view.id, view.revision, order, hand)
   const indexes = order === 'by-tool' ? design.byTool : design.steps.map((_, i) => i)
   const last = indexes.length - 1
   const place = Math.max(0, Math.min(kept, last))
@@ -75,6 +78,8 @@ function Steps({ view }: { view: DesignView }) {
       <WorkHeader
         view={view}
         order={order}
+        hand={hand}
+        onHand={setHand}
         place={place}
         of={last + 1}
         onOrder={(to) => {
@@ -83,7 +88,7 @@ function Steps({ view }: { view: DesignView }) {
         }}
       />
       <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-8 px-8 py-5">
-        <ToolPicture design={design} piece={piece} step={step} />
+        <ToolPicture svg={pictures[indexes[place] ?? 0]} piece={piece.id} />
         <section className="flex min-h-0 flex-col overflow-y-auto" aria-live="polite">
           <StepText
             key={indexes[place]}
@@ -117,13 +122,15 @@ function Steps({ view }: { view: DesignView }) {
 interface WorkHeaderProps {
   view: DesignView
   order: Order
+  hand: Hand
+  onHand: (hand: Hand) => void
   place: number
   of: number
   onOrder: (order: Order) => void
 }
 
 /** What is made, in which order, and how far she is. */
-function WorkHeader({ view, order, place, of, onOrder }: WorkHeaderProps) {
+function WorkHeader({ view, order, hand, onHand, place, of, onOrder }: WorkHeaderProps) {
   return (
     <header className="px-5 pt-2">
       <div className="flex items-center gap-4">
@@ -147,6 +154,15 @@ function WorkHeader({ view, order, place, of, onOrder }: WorkHeaderProps) {
             ))}
           </div>
         )}
+        <button
+          type="button"
+          className="quiet-button"
+          aria-pressed={hand === 'left'}
+          onClick={() => onHand(hand === 'left' ? 'right' : 'left')}
+        >
+          <HandIcon aria-hidden="true" className={`size-6 ${hand === 'left' ? '' : '-scale-x-100'}`} />
+          {words(`work.hand.${hand}`)}
+        </button>
         <span className="text-xl tabular-nums" role="status">
           {words('work.place', { place: place + 1, of })}
         </span>

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Drafting;
+use App\Models\Design;
+use Gimbo\Core\Exchange\StepPicture;
+use Gimbo\Core\Work\ByTool;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The steps' pictures, as the work is done piece by piece or tool by tool, for the hand that does it. */
+final readonly class WorkController
+{
+    public function __construct(private Drafting $drafting)
+    {
+    }
+
+    public function pictures(Request $request, Design $design): JsonResponse
+    {
+        $pictures = $this->drawn($request, $design);
+        ksort($pictures);
+
+        return new JsonResponse(['revision' => $design->revision, 'pictures' => array_values($pictures)]);
+    }
+
+    /** One of them as a file, its number counted from 1. */
+    public function picture(Request $request, Design $design, string $number): Response
+    {
+        $picture = $this->drawn($request, $design)[(int) $number - 1] ?? throw new NotFoundHttpException;
+
+        return Download::of($picture, 'image/svg+xml', Str::slug("$design->name step $number").'.svg');
+    }
+
+    /** @return array<int, string> */
+    private function drawn(Request $request, Design $design): array
+    {
+        $sized = $this->drafting->draft($design)->sized;
+        $order = $request->query('order') === 'by-tool' ? ByTool::order($sized) : array_keys($sized->steps());
+
+        return StepPicture::all($sized, $order, $request->query('hand') === 'left');
+    }
+}

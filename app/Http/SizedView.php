@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Words\Words;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Exchange\DesignWriter;
+use Gimbo\Core\Work\ByTool;
+
+/** What the core makes of a request, as the browser draws it: its steps in words. */
+final readonly class SizedView
+{
+    public function __construct(private Words $words)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Design $design): array
+    {
+        return DesignWriter::write($design, hasSteps: false) + ['steps' => StepsView::of($this->words, $design), 'byTool' => ByTool::order($design)];
+    }
+}

@@ -1,0 +1,36 @@
+import { useEffect, useState } from 'react'
+import { api } from '@/api/client'
+import type { Order } from './usePlace'
+
+const HAND = 'gimbo.hand'
+
+export type Hand = 'right' | 'left'
+
+/** On which side of the table the fence is wanted; remembered. */
+export function useHand(): [Hand, (hand: Hand) => void] {
+  const [hand, setHand] = useState<Hand>(() => (localStorage.getItem(HAND) === 'left' ? 'left' : 'right'))
+  return [
+    hand,
+    (to) => {
+      localStorage.setItem(HAND, to)
+      setHand(to)
+    },
+  ]
+}
+
+/** The steps' pictures by their number; none until they have come. */
+export function usePictures(designId: string, revision: number, order: Order, hand: Hand): string[] {
+  const [pictures, setPictures] = useState<string[]>([])
+  useEffect(() => {
+    let isOver = false
+    api.pictures(designId, order, hand).then(
+      (found) => !isOver && setPictures(found.pictures),
+      // Words and figures stand without them.
+      () => undefined,
+    )
+    return () => {
+      isOver = true
+    }
+  }, [designId, revision, order, hand])
+  return pictures
+}
