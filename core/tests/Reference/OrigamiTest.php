@@ -8,10 +8,12 @@ use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Edge;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
+use Gimbo\Core\Tests\Steps\Follower;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -53,6 +55,78 @@ final class OrigamiTest extends TestCase
                 self::assertOutlineIsTheBox($answer['folded'], $pattern, [$pieces[$i]->folded()->width, $pieces[$i]->folded()->height]);
             }
         }
+    }
+
+    /**
+     * What somebody ends with who follows the steps' readings, folded by the library: every corner comes to where ours does. Pieces
+     * with slits are left out, whose faces only look joined on the flat sheet.
+     */
+    #[DataProvider('makes')]
+    public function test_an_origami_library_folds_what_followed_the_steps(string $make): void
+    {
+        mt_srand(6);
+        $asked = $pieces = [];
+        for ($i = 0; $i < 12; $i++) {
+            $design = Sizing::ofEverything()->size(Specs::random($make));
+            $result = json_decode(json_encode(DesignWriter::write($design), JSON_THROW_ON_ERROR), true);
+            foreach ($design->pieces as $piece) {
+                $follower = Follower::through(array_values(array_filter($result['steps'], fn (array $step) => $step['piece'] === $piece->id)), Follower::BY_READINGS);
+                if ($follower->slits() === []) {
+                    $asked[] = self::edgesOf($follower, (string) $piece->pattern()->faces[0]->name);
+                    $pieces[] = $piece;
+                }
+            }
+        }
+        $output = Program::answer(['node', __DIR__.'/followed.mjs'], json_encode($asked, JSON_THROW_ON_ERROR));
+        /** @var list<array{faces: int, flat: list<array{float, float}>, folded: list<array{float, float, float}>}> $answers */
+        $answers = json_decode($output, true, 16, JSON_THROW_ON_ERROR);
+        self::assertCount(count($pieces), $answers);
+        foreach ($answers as $i => $answer) {
+            $pattern = $pieces[$i]->pattern();
+            self::assertSame(count($pattern->faces), $answer['faces'], $pieces[$i]->id);
+            foreach ($pattern->faces as $f => $face) {
+                foreach ($face->vertices as $corner => $v) {
+                    $here = $pieces[$i]->folding()->faces[$f][$corner];
+                    $theirs = self::nearest($answer['flat'], $answer['folded'], $pattern->vertices[$v]->x, $pattern->vertices[$v]->y);
+                    $theirs === null || self::assertEqualsWithDelta([$here->x, $here->y, $here->z], $theirs, 0.01, "{$pieces[$i]->id} $face->name");
+                }
+            }
+        }
+    }
+
+    /** @return array{vertices: list<array{float, float}>, edges: list<array{int, int}>, assignments: list<string>, angles: list<float>, stays: array{float, float}} */
+    private static function edgesOf(Follower $follower, string $stays): array
+    {
+        $segments = array_map(fn (array $segment) => [$segment, 'B', 0.0], $follower->outline());
+        foreach ($follower->folds as $fold) {
+            $segments[] = [$fold['segment'], $fold['deg'] < 0 ? 'M' : 'V', $fold['deg']];
+        }
+        $document = ['vertices' => [], 'edges' => [], 'assignments' => [], 'angles' => [], 'stays' => $follower->names[$stays]['at']];
+        foreach ($segments as [[$from, $to], $assignment, $angle]) {
+            $n = count($document['vertices']);
+            array_push($document['vertices'], $from, $to);
+            $document['edges'][] = [$n, $n + 1];
+            $document['assignments'][] = $assignment;
+            $document['angles'][] = $angle;
+        }
+
+        return $document;
+    }
+
+    /**
+     * @param list<array{float, float}> $flat
+     * @param list<array{float, float, float}> $folded
+     * @return array{float, float, float}|null null where a corner of ours lies within a straight side of theirs
+     */
+    private static function nearest(array $flat, array $folded, float $x, float $y): ?array
+    {
+        foreach ($flat as $v => $point) {
+            if (hypot($point[0] - $x, $point[1] - $y) < 0.005) {
+                return [$folded[$v][0], $folded[$v][1], $folded[$v][2] ?? 0.0];
+            }
+        }
+
+        return null;
     }
 
     /** The theorems are not empty words here: a diamond card has two vertices inside the sheet, and a wrong fold is found. */
