@@ -70,7 +70,7 @@ final readonly class Drafting
     public function keep(Design $design, Design $variant): Draft
     {
         return DB::transaction(function () use ($design, $variant): Draft {
-            $document = DesignDocument::of($design->name, $variant->toDocument()->spec, $design->toDocument()->notes);
+            $document = $design->toDocument()->sizedBy($variant->toDocument()->spec);
             $design->variants()->forceDelete();
 
             return $this->revised($design, $document, null);
@@ -107,17 +107,18 @@ final readonly class Drafting
     /** @param list<Change> $changes */
     private function changed(DesignDocument $before, array $changes): DesignDocument
     {
-        [$name, $notes] = [$before->name, $before->notes];
+        [$name, $notes, $by] = [$before->name, $before->notes, $before->by];
         $fieldChanges = [];
         foreach ($changes as $change) {
             match ($change->at) {
                 '/name' => $name = $change->to,
                 '/notes' => $notes = $change->to,
+                '/by' => $by = $change->to,
                 default => $fieldChanges[] = $change,
             };
         }
 
-        return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges), $notes);
+        return DesignDocument::of($name, $this->sizing->edited($before->spec, $fieldChanges), $notes, $by);
     }
 
     public static function now(): string

@@ -75,11 +75,13 @@ Route::post('cutting/{job}/again', [CuttingController::class, 'again']);
 Route::delete('cutting/{job}', [CuttingController::class, 'destroy']);
 
 Route::get('designs/{design}/design.json', [HandOnController::class, 'json']);
+Route::get('designs/{design}/measures.svg', [WorkController::class, 'measures']);
 Route::get('designs/{design}/{piece}.svg', [HandOnController::class, 'svg']);
 Route::get('designs/{design}/{piece}.fold', [HandOnController::class, 'fold']);
 Route::get('designs/{design}/{piece}.dxf', [HandOnController::class, 'dxf']);
 Route::get('designs/{design}/{piece}.hpgl', [HandOnController::class, 'hpgl']);
 Route::get('designs/{design}/handout.pdf', [HandoutController::class, 'pdf']);
+Route::get('designs/{design}/recipe.txt', [HandoutController::class, 'recipe']);
 Route::get('designs/{design}/template.pdf', [HandOnController::class, 'template']);
 Route::get('designs/{design}/cutting-list.csv', [HandOnController::class, 'cuttingList']);
 Route::get('designs/{design}/everything.zip', [HandOnController::class, 'everything']);

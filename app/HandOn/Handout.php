@@ -13,14 +13,9 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\StepPicture;
 use Gimbo\Core\Figure\MeasureRow;
-use Gimbo\Core\Fit\Fit;
-use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\SpecEditor;
-use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
 use Illuminate\Contracts\View\Factory;
@@ -36,18 +31,18 @@ final readonly class Handout
     /** Its pictures are some 50 mm wide. */
     private const LETTERING = 1.7;
 
-    /** What changes least: the same thing, a little closer. */
-    private const MENDS_QUIETLY = ['less-room-width', 'less-room-height', 'less-room-depth', 'less-room', 'shorter'];
-
-    public function __construct(private Sizing $sizing, private Words $words, private Factory $views)
+    public function __construct(private OtherSystem $other, private Editions $editions, private Words $words, private Factory $views)
     {
     }
 
-    /** @param ?PaperFormat $format where it is set as PDF; null for the browser's page */
-    public function html(Draft $draft, ?PaperFormat $format = null): string
+    /**
+     * @param ?PaperFormat $format where it is set as PDF; null for the browser's page
+     * @param ?int $since an earlier edition, that this one is held against
+     */
+    public function html(Draft $draft, ?PaperFormat $format = null, ?int $since = null, bool $isLeftHanded = false): string
     {
         $own = $draft->sized;
-        [$other, $mended] = $this->inTheOther($draft);
+        [$other, $mended] = $this->other->of($draft);
         $both = $own->request->system === System::Imperial ? [$own, $other] : [$other, $own];
 
         return $this->views->make('handout', [
@@ -55,6 +50,9 @@ final readonly class Handout
             'format' => $format,
             'id' => $draft->design->id,
             'name' => $draft->document->name,
+            'edition' => $draft->design->revision,
+            'by' => $draft->document->by,
+            'since' => $since === null ? null : $this->editions->since($draft, $since),
             'lead' => $this->lead($both),
             'picture' => self::asImage(Sketch::finished($own)),
             'materials' => $this->materials($own),
@@ -65,39 +63,11 @@ final readonly class Handout
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
             'measures' => $this->measures($both),
             'inside' => array_map(self::inside(...), $both),
-            'steps' => $this->steps($own, $other),
+            'steps' => $this->steps($own, $other, $isLeftHanded),
             'mended' => $mended,
             'otherSystem' => $this->words->sentence("print.{$other->request->system->value}"),
             'notes' => array_filter(explode("\n", $draft->document->notes), fn (string $line) => trim($line) !== ''),
         ])->render();
-    }
-
-    /**
-     * Sized against the same paper: where its rounding makes it too large for a sheet that the design itself comes out of, what mends that with
-     * the least change is done, and said.
-     *
-     * @return array{Design, ?string}
-     */
-    private function inTheOther(Draft $draft): array
-    {
-        $system = $draft->sized->request->system === System::Imperial ? System::Metric : System::Imperial;
-        $spec = $this->sizing->edited($draft->document->spec, [Change::set('/system', $system->value)]);
-        $other = $this->sizing->size($spec);
-        $short = array_diff(array_column($other->figures->failing(), 'id'), array_column($draft->sized->figures->failing(), 'id'));
-        $fit = array_values(array_filter($other->fits, fn (Fit $fit) => $fit->id === 'sheet-from-paper' && in_array($fit->id, $short, true)))[0] ?? null;
-        if ($fit === null) {
-            return [$other, null];
-        }
-        $remedy = array_values(array_filter($fit->remedies, fn (Remedy $remedy) => in_array($remedy->id, self::MENDS_QUIETLY, true)))[0] ?? null;
-        $name = $this->words->sentence("print.$system->value");
-        if ($remedy === null) {
-            return [$other, $this->words->sentence('handout.other-too-large', ['system' => $name])];
-        }
-        $params = array_map(fn (string $value, string $param) => $param === 'field' ? $this->words->sentence("field.$value") : $value, $remedy->params, array_keys($remedy->params));
-
-        return [$this->sizing->size(SpecEditor::with($spec, $remedy->edits)), $this->words->sentence('handout.other-mended', [
-            'system' => $name, 'remedy' => $this->words->sentence("remedy.$remedy->id", array_combine(array_keys($remedy->params), $params)),
-        ])];
     }
 
     /** @param list<Design> $both */
@@ -219,11 +189,11 @@ final readonly class Handout
     }
 
     /** @return list<array{piece: string, drawing: string, says: string, or: string, other: string, advice: list<string>}> */
-    private function steps(Design $own, Design $other): array
+    private function steps(Design $own, Design $other, bool $isLeftHanded): array
     {
         [$said, $others] = [new StepWords($this->words, $own), new StepWords($this->words, $other)];
         $twins = array_flip(array_map(fn (WorkStep $step) => $step->id, $other->steps()));
-        $pictures = StepPicture::all($own, array_keys($own->steps()), lettering: self::LETTERING);
+        $pictures = StepPicture::all($own, array_keys($own->steps()), $isLeftHanded, self::LETTERING);
         $steps = [];
         $before = null;
         foreach ($own->steps() as $i => $step) {

@@ -30,6 +30,7 @@ final readonly class DesignView
             'id' => $design->id,
             'name' => $draft->document->name,
             'notes' => $draft->document->notes,
+            'by' => $draft->document->by,
             'revision' => $design->revision,
             'canUndo' => $design->revision > 1,
             'canRedo' => $design->revisions()->where('number', '>', $design->revision)->exists(),

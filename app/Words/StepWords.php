@@ -8,9 +8,11 @@ use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Glued;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Steps\Arc;
+use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
@@ -18,6 +20,7 @@ use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\Op;
+use Gimbo\Core\Steps\Op\PutOp;
 use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\Path;
@@ -58,6 +61,7 @@ final readonly class StepWords
             Deed::Score => [$this->score($step, $this->before[$index])],
             Deed::Fold => $this->folds($step),
             Deed::Glue => array_map($this->join(...), $step->glued()),
+            Deed::Put => $this->put($step),
             default => $this->worked($step, $this->before[$index]),
         };
 
@@ -70,7 +74,9 @@ final readonly class StepWords
         $step = $this->design->steps()[$index];
         $with = $step->do === Deed::Glue && $step->with !== null ? [$this->say("with.{$step->with->value}")] : [];
 
-        return [...array_map(fn (string $code) => $this->say("advice.$code"), $step->advice), ...$with, ...($step->do === Deed::Glue ? $this->crooked($step) : [])];
+        $values = array_map(fn (Length $value) => new Figure(LengthFormatter::for($this->design->request->system)->rounded($value)), $step->values);
+
+        return [...array_map(fn (string $code) => $this->say("advice.$code", $values), $step->advice), ...$with, ...($step->do === Deed::Glue ? $this->crooked($step) : [])];
     }
 
     /** The other reading of the same line, where there is one. */
@@ -85,7 +91,7 @@ final readonly class StepWords
             return $this->say('or.score', ['at' => $this->figure($line->on->at), 'edge' => $this->edge($line->on->edge)]);
         }
 
-        return $this->say('or.lined-up', ['line' => $this->fold(str_replace('-again', '', $line->id))]);
+        return $this->say('or.lined-up', ['line' => $this->fold(str_replace(Bench::AGAIN, '', $line->id))]);
     }
 
     /** How many quarters clockwise the sheet is turned since the step before of the same piece; 0 where it was only now cut, or lies slanted. */
@@ -139,7 +145,7 @@ final readonly class StepWords
     {
         $lines = $this->lines($step);
         $measure = $this->piece($step->piece)->measures[$step->measures[0]];
-        $folds = array_map(fn (LineOp $line) => $this->fold(str_replace('-again', '', $line->id)), $lines);
+        $folds = array_map(fn (LineOp $line) => $this->fold(str_replace(Bench::AGAIN, '', $line->id)), $lines);
         $side = $this->words->sentence("edge.$step->fence");
 
         return [
@@ -306,6 +312,14 @@ final readonly class StepWords
                 'faces' => $this->faces(array_map(fn (FoldOp $fold) => $fold->moves, $folds)), 'onto' => $this->words->sentence("face.{$folds[0]->onto}"), 'deg' => rtrim(rtrim(number_format($degrees, 1), '0'), '.'),
             ]);
         }, $alike));
+    }
+
+    /** @return list<Sentence> each thing that is put on, with its distances from two edges of the flat sheet */
+    private function put(WorkStep $step): array
+    {
+        return array_values(array_map(fn (PutOp $op): Sentence => $this->say("put.$op->what", [
+            'size' => $this->figure($op->size), 'face' => $this->words->sentence("face.$op->face"), 'left' => $this->figure($op->at->is->x), 'bottom' => $this->figure($op->at->is->y),
+        ]), array_filter($step->ops, fn (Op $op) => $op instanceof PutOp)));
     }
 
     private function join(JoinOp $op): Sentence

@@ -13,6 +13,10 @@
     @if ($format === null)
       <nav class="bar">
         <a href="/designs/{{ $id }}">{{ $words->sentence('print.back') }}</a>
+        <form class="since" method="get">
+          <label>{{ $words->sentence('handout.since.compare') }} <input name="since" type="number" min="1" max="{{ $edition - 1 }}" required></label>
+          <button>{{ $words->sentence('handout.since.show') }}</button>
+        </form>
         <span>
           <a href="/api/designs/{{ $id }}/handout.pdf?paper=a4" download>{{ $words->sentence('handout.pdf.a4') }}</a>
           <a href="/api/designs/{{ $id }}/handout.pdf?paper=letter" download>{{ $words->sentence('handout.pdf.letter') }}</a>
@@ -25,6 +29,15 @@
     <main>
       <h1>{{ $name }}</h1>
       <p class="lead">{!! $lead !!}</p>
+      <p class="edition">{{ $words->sentence('handout.edition', ['edition' => (string) $edition]) }}@if ($by !== '') · {{ $words->sentence('handout.by', ['by' => $by]) }}@endif</p>
+      @if ($since !== null)
+        <div class="notes">
+          <h2>{{ $words->sentence('handout.since', ['edition' => (string) request()->query('since')]) }}</h2>
+          @foreach ($since as $line)
+            <p>{{ $line }}</p>
+          @endforeach
+        </div>
+      @endif
 
       <table class="halves">
         <tr>

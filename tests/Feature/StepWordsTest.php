@@ -137,6 +137,38 @@ final class StepWordsTest extends TestCase
         }
     }
 
+    /** Holes before gluing, a dot when all is glued: with distances from two edges, in words and in the picture. */
+    public function test_what_holds_a_flap_is_put_on_at_its_place_in_the_work(): void
+    {
+        foreach (['string' => ['disc', 'fold'], 'dot' => ['dot', 'close']] as $closure => [$what, $before]) {
+            $design = self::sized(['make' => 'straight-envelope', 'closure' => $closure, 'holds' => ['width' => '148 mm', 'height' => '105 mm'], 'system' => 'metric', 'options' => ['topFlap' => '70 mm']]);
+            $ids = array_map(fn (WorkStep $step) => $step->id, $design->steps());
+            $at = array_search("envelope/$what", $ids, true);
+            self::assertIsInt($at);
+            self::assertSame("envelope/$before", $ids[$at + 1]);
+            $said = implode(' ', array_map(fn (Sentence $sentence) => $sentence->plain(), (new StepWords(self::words(), $design))->of($at)));
+            $closed = $design->pieces[0]->closure();
+            $picture = StepPicture::all($design, array_keys($design->steps()))[$at];
+            foreach ([$closed?->onFlap->x, $closed?->onFlap->y, $closed?->onBody?->y, $closed?->sizeMm] as $millimetres) {
+                $figure = FigureText::of($design->request->tools, $millimetres ?? 0.0);
+                self::assertStringContainsString($figure, $said);
+                self::assertStringContainsString($figure, self::textOf($picture));
+            }
+        }
+    }
+
+    /** A doubled lid's play is said both ways: with its hems folded in, and a caliper more on each side with them cut off. */
+    public function test_a_lids_play_is_said_both_ways(): void
+    {
+        $design = self::sized(['make' => 'tray-and-lid', 'holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '8 mm'], 'system' => 'metric', 'paper' => ['caliper' => '0.3 mm'], 'options' => ['lidWall' => 'doubled']]);
+        $ids = array_map(fn (WorkStep $step) => $step->id, $design->steps());
+        $try = (int) array_search('lid/try', $ids, true);
+        $advice = implode(' ', array_map(fn (Sentence $sentence) => $sentence->plain(), (new StepWords(self::words(), $design))->advice($try)));
+        // Two millimetres larger: 2 − 6 · 0.3 with the hems, 2 − 4 · 0.3 without.
+        self::assertStringContainsString('should have 0.2 mm to spare', $advice);
+        self::assertStringContainsString('with 0.8 mm to spare', $advice);
+    }
+
     /** @param array<string, mixed> $spec */
     private static function sized(array $spec): Design
     {

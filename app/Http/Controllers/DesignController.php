@@ -47,7 +47,7 @@ final readonly class DesignController
     public function copy(Design $design, Request $request): JsonResponse
     {
         $name = JsonBody::of($request)->object()['name'] ?? null;
-        $copy = $this->drafting->start(DesignDocument::of($name, $design->toDocument()->spec, $design->toDocument()->notes), $design->group);
+        $copy = $this->drafting->start($design->toDocument()->named($name), $design->group);
 
         return new JsonResponse($this->view->of($copy), 201);
     }
@@ -57,7 +57,7 @@ final readonly class DesignController
     {
         $body = JsonBody::of($request)->object();
         if (array_key_exists('name', $body)) {
-            $this->drafting->become($design->id, DesignDocument::of($body['name'], $design->toDocument()->spec, $design->toDocument()->notes));
+            $this->drafting->become($design->id, $design->toDocument()->named($body['name']));
         }
         if (array_key_exists('group', $body)) {
             $group = $body['group'] === '' ? '' : DesignDocument::of($body['group'], [])->name;

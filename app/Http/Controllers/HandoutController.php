@@ -8,6 +8,7 @@ use App\Drafting;
 use App\HandOn\Handout;
 use App\HandOn\HandoutPdf;
 use App\HandOn\PaperFormat;
+use App\HandOn\Recipe;
 use App\Models\Design;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -20,9 +21,17 @@ final readonly class HandoutController
     {
     }
 
-    public function page(Design $design): Response
+    /** `?since=3&hand=left` */
+    public function page(Request $request, Design $design): Response
     {
-        return new Response($this->handout->html($this->drafting->draft($design)));
+        $since = $request->query('since');
+
+        return new Response($this->handout->html($this->drafting->draft($design), null, is_string($since) && ctype_digit($since) && strlen($since) < 10 ? (int) $since : null, $request->query('hand') === 'left'));
+    }
+
+    public function recipe(Design $design, Recipe $recipe): Response
+    {
+        return new Response($recipe->text($this->drafting->draft($design)), headers: ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     /** `?paper=a4|letter` */
@@ -31,6 +40,6 @@ final readonly class HandoutController
         $format = PaperFormat::asked($request->query('paper'));
         $draft = $this->drafting->draft($design);
 
-        return Download::of(HandoutPdf::write($this->handout->html($draft, $format), $format, $design->name), 'application/pdf', Str::slug("$design->name handout").'.pdf');
+        return Download::of(HandoutPdf::write($this->handout->html($draft, $format, isLeftHanded: $request->query('hand') === 'left'), $format, $design->name), 'application/pdf', Str::slug("$design->name handout").'.pdf');
     }
 }

@@ -6,6 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Drafting;
 use App\Models\Design;
+use App\Words\StepWords;
+use App\Words\Words;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Exchange\MeasuresPicture;
 use Gimbo\Core\Exchange\StepPicture;
 use Gimbo\Core\Work\ByTool;
 use Illuminate\Http\JsonResponse;
@@ -35,6 +39,14 @@ final readonly class WorkController
         $picture = $this->drawn($request, $design)[(int) $number - 1] ?? throw new NotFoundHttpException;
 
         return Download::of($picture, 'image/svg+xml', Str::slug("$design->name step $number").'.svg');
+    }
+
+    /** Every piece with all its measures. */
+    public function measures(Design $design, Words $words): Response
+    {
+        $sized = $this->drafting->draft($design)->sized;
+
+        return Download::of(MeasuresPicture::of($sized, array_map(fn (Piece $piece) => StepWords::nameOf($words, $piece->id), $sized->pieces)), 'image/svg+xml', Str::slug("$design->name measures").'.svg');
     }
 
     /** @return array<int, string> */

@@ -62,7 +62,7 @@ final class Design
     /** @return list<WorkStep> in the order of the work */
     public function steps(): array
     {
-        return $this->steps ??= $this->make->steps($this->figures);
+        return $this->steps ??= Held::with($this->make->steps($this->figures), $this->pieces);
     }
 
     /** @return list<Join> everything that is glued to something */

@@ -27,24 +27,46 @@ final readonly class DesignDocument
     public const LONGEST_NOTES = 2000;
 
     /** @param array<string, mixed> $spec */
-    private function __construct(public string $name, public array $spec, public string $notes)
+    private function __construct(public string $name, public array $spec, public string $notes, public string $by)
     {
     }
 
     /**
      * @param array<string, mixed> $spec
      * @param mixed $notes the maker's own, for those who get the design
+     * @param mixed $by from whom it comes: it stays with copies
      *
      * @throws InvalidDocument when the name is no name, or the notes are too long
      */
-    public static function of(mixed $name, array $spec, mixed $notes = null): self
+    public static function of(mixed $name, array $spec, mixed $notes = null, mixed $by = null): self
     {
-        $in = new FieldReader(['name' => $name, 'notes' => $notes]);
+        $in = new FieldReader(['name' => $name, 'notes' => $notes, 'by' => $by]);
         $plain = $in->name('/name', self::LONGEST_NAME);
         $said = $in->text('/notes', self::LONGEST_NOTES);
+        $from = trim($in->text('/by', self::LONGEST_NAME));
         $in->throwProblems();
 
-        return new self($plain, $spec, $said);
+        return new self($plain, $spec, $said, $from);
+    }
+
+    /**
+     * The same under another name.
+     *
+     * @throws InvalidDocument when that is no name
+     */
+    public function named(mixed $name): self
+    {
+        return self::of($name, $this->spec, $this->notes, $this->by);
+    }
+
+    /**
+     * The same with another request.
+     *
+     * @param array<string, mixed> $spec
+     */
+    public function sizedBy(array $spec): self
+    {
+        return new self($this->name, $spec, $this->notes, $this->by);
     }
 
     /**
@@ -69,7 +91,7 @@ final readonly class DesignDocument
             throw InvalidDocument::because(array_map(fn (Problem $problem) => new Problem('/spec'.$problem->at, $problem->reason), $error->problems));
         }
 
-        return self::of($document['name'] ?? null, $design->request->spec, $document['notes'] ?? null);
+        return self::of($document['name'] ?? null, $design->request->spec, $document['notes'] ?? null, $document['by'] ?? null);
     }
 
     /**
@@ -84,7 +106,7 @@ final readonly class DesignDocument
         /** @var array<string, mixed> $spec */
         $spec = self::spec($kept['spec'] ?? [], $version);
 
-        return self::of($kept['name'] ?? null, $spec, $kept['notes'] ?? null);
+        return self::of($kept['name'] ?? null, $spec, $kept['notes'] ?? null, $kept['by'] ?? null);
     }
 
     private static function spec(mixed $spec, int $version): mixed
@@ -97,9 +119,9 @@ final readonly class DesignDocument
         return EarlierSpec::brought($spec, $version);
     }
 
-    /** @return array{format: string, version: int, name: string, spec: array<string, mixed>, notes?: string} notes only where there are some */
+    /** @return array{format: string, version: int, name: string, spec: array<string, mixed>, notes?: string, by?: string} notes, and from whom it comes, only where there are some */
     public function toArray(): array
     {
-        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $this->name, 'spec' => $this->spec] + ($this->notes === '' ? [] : ['notes' => $this->notes]);
+        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $this->name, 'spec' => $this->spec] + ($this->notes === '' ? [] : ['notes' => $this->notes]) + ($this->by === '' ? [] : ['by' => $this->by]);
     }
 }

@@ -10,12 +10,14 @@ use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\Op\LineOp;
+use Gimbo\Core\Steps\Op\PutOp;
 use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\Spot;
@@ -230,6 +232,7 @@ final class StepPicture
             match (true) {
                 $op instanceof AwayOp => $this->away($op),
                 $op instanceof JoinOp => $this->joined($op),
+                $op instanceof PutOp => $this->put($op),
                 default => null,
             };
         }
@@ -298,6 +301,10 @@ final class StepPicture
         $this->shapes[] = '<path class="sp-'.($isCut ? 'lit' : 'sheet').'" fill-rule="evenodd" d="'.$path.'" '.self::LOOKS[$isCut ? 'lit' : 'sheet'].'/>';
         if (! $isCut) {
             foreach ($this->before->lines as $line) {
+                // From the other side's punch the same line once more.
+                if (str_ends_with($line->id, Bench::AGAIN)) {
+                    continue;
+                }
                 foreach ($line->kind === Stroke::Mark ? $this->ticks($line) : $this->before->onPaper($line->from->is, $line->to->is) as $part) {
                     [$from, $to] = is_array($part) ? $part : [$part->from, $part->to];
                     $this->stroke($line->kind === Stroke::Cut ? 'edge' : 'past', $from, $to);
@@ -376,6 +383,12 @@ final class StepPicture
         $glued->there === [] || $this->ring('there', $glued->there);
     }
 
+    private function put(PutOp $op): void
+    {
+        [$x, $y] = $this->px($op->at->is);
+        $this->shapes[] = sprintf('<circle class="sp-now" cx="%.1F" cy="%.1F" r="%.1F" %s/>', $x, $y, $op->size / 2 * $this->scale, self::LOOKS['now']);
+    }
+
     private function held(): void
     {
         $contents = $this->piece()->contents();
@@ -445,6 +458,9 @@ final class StepPicture
             if ($op instanceof JoinOp) {
                 $this->strip($op);
             }
+            if ($op instanceof PutOp) {
+                $this->label($op->at->is, FigureText::of($this->design->request->tools, $op->size), 'figure');
+            }
             if (! $isReading) {
                 foreach ($this->spots($op) as $spot) {
                     foreach ([$spot->one, $spot->two] as $line) {
@@ -462,6 +478,7 @@ final class StepPicture
         return match (true) {
             $op instanceof LineOp && $op->kind !== Stroke::Mark => [$op->from, $op->to, ...$op->on->spots],
             $op instanceof AwayOp => $op->ring->corners(),
+            $op instanceof PutOp => [$op->at],
             $op instanceof JoinOp => array_map(fn (array $pair): Spot => $pair[$op->join->face->piece === $this->step->piece ? 0 : 1], $op->meet),
             default => [],
         };
@@ -496,7 +513,10 @@ final class StepPicture
     {
         $line = $known[$id] ?? throw new LogicException("No line $id.");
         if ($line->measure !== null && $line->on->edge !== null) {
-            $this->label($line->to->is, $this->piece()->measures[$line->measure]->text(), 'note');
+            // Its end that is in view, where only a part of the sheet is.
+            [$x, $y] = $this->px($line->from->is);
+            $isInView = $this->within !== null && $x > -1 && $y > -1 && $x < $this->within[2] + 1 && $y < $this->within[3] + 1;
+            $this->label($isInView ? $line->from->is : $line->to->is, $this->piece()->measures[$line->measure]->text(), 'note');
         }
     }
 

@@ -9,6 +9,7 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Glued;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Steps\Arc;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
@@ -73,7 +74,9 @@ final readonly class StepsWriter
             'advice' => $step->advice,
             'measures' => $step->measures,
             'faces' => $step->faces,
-        ];
+        ] + ($step->values === [] ? [] : [
+            'values' => array_map(fn (Length $value) => self::mm($value->toMillimetres()), $step->values),
+        ]);
     }
 
     /** @return Json */

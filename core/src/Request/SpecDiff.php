@@ -14,7 +14,7 @@ final class SpecDiff
      */
     public static function between(array $before, array $after): array
     {
-        $flat = fn (array $document): array => self::flat(['name' => $document['name'] ?? null, 'notes' => $document['notes'] ?? null] + (is_array($document['spec'] ?? null) ? $document['spec'] : []), '');
+        $flat = fn (array $document): array => self::flat(['name' => $document['name'] ?? null, 'notes' => $document['notes'] ?? null, 'by' => $document['by'] ?? null] + (is_array($document['spec'] ?? null) ? $document['spec'] : []), '');
         [$was, $is] = [$flat($before), $flat($after)];
         $changes = [];
         foreach (array_keys($was + $is) as $at) {

@@ -20,6 +20,9 @@ use LogicException;
  */
 final class Bench
 {
+    /** What a line is called that lies on one that was made before. */
+    public const AGAIN = '-again';
+
     private const EDGES = ['left', 'right', 'bottom', 'top'];
 
     /** @var array<string, Line> by id */

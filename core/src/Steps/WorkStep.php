@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Steps;
 
 use Gimbo\Core\Crease\Join;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\Op\LineOp;
@@ -33,6 +34,7 @@ final readonly class WorkStep
      * @param list<non-empty-list<Op>> $or other readings of the same lines
      * @param list<string> $advice codes of advice that belongs here
      * @param list<string> $about the faces it is about, where its ops do not say
+     * @param array<string, Length> $values figures of its advice
      * @param int $phase nothing of a later phase is begun before all of an earlier one is done, in whichever order one works
      */
     public function __construct(
@@ -48,6 +50,7 @@ final readonly class WorkStep
         public array $advice = [],
         array $about = [],
         public int $phase = 0,
+        public array $values = [],
     ) {
         $measures = $faces = $joins = [];
         foreach ($ops as $op) {

@@ -8,11 +8,11 @@ use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Edge;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Pattern;
-use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
+use Gimbo\Core\Tests\Steps\Followed;
 use Gimbo\Core\Tests\Steps\Follower;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -68,9 +68,8 @@ final class OrigamiTest extends TestCase
         $asked = $pieces = [];
         for ($i = 0; $i < 12; $i++) {
             $design = Sizing::ofEverything()->size(Specs::random($make));
-            $result = json_decode(json_encode(DesignWriter::write($design), JSON_THROW_ON_ERROR), true);
-            foreach ($design->pieces as $piece) {
-                $follower = Follower::through(array_values(array_filter($result['steps'], fn (array $step) => $step['piece'] === $piece->id)), Follower::BY_READINGS);
+            foreach (Followed::pieces($design, Follower::BY_READINGS) as $n => $follower) {
+                $piece = $design->pieces[$n];
                 if ($follower->slits() === []) {
                     $asked[] = self::edgesOf($follower, (string) $piece->pattern()->faces[0]->name);
                     $pieces[] = $piece;

@@ -12,6 +12,14 @@ final class Followed
 {
     private const TOLERANCE_MM = 0.01;
 
+    /** @return list<Follower> what one ends with, piece by piece */
+    public static function pieces(Design $design, string $mode): array
+    {
+        $result = json_decode(json_encode(DesignWriter::write($design), JSON_THROW_ON_ERROR), true);
+
+        return array_map(fn (array $piece) => Follower::through(array_values(array_filter($result['steps'], fn (array $step) => $step['piece'] === $piece['id'])), $mode), $result['pieces']);
+    }
+
     /** @return list<string> */
     public static function design(Design $design, string $mode): array
     {

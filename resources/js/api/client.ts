@@ -138,6 +138,10 @@ export const files = {
   hpgl: (id: string, piece: string) => `/api${design(id)}/${piece}.hpgl`,
   cuttingList: (id: string) => `/api${design(id)}/cutting-list.csv`,
   everything: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/everything.zip?paper=${paper}`,
+  step: (id: string, number: number, order: string, hand: string) =>
+    `/api${design(id)}/steps/${number}.svg?order=${order}&hand=${hand}`,
+  measures: (id: string) => `/api${design(id)}/measures.svg`,
+  recipe: (id: string) => `/api${design(id)}/recipe.txt`,
   /** Everything of these designs, or of all on the shelf where none is named. */
   several: (ids: string[]) => `/api/handed-on.zip${ids.length > 0 ? `?designs=${ids.join(',')}` : ''}`,
   svg: (id: string, piece: string) => `/api${design(id)}/${piece}.svg`,

@@ -6,6 +6,7 @@ namespace Gimbo\Core\Make\Shared;
 
 use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
@@ -84,10 +85,11 @@ final readonly class GridWork
      * @param list<non-empty-list<Op>> $or
      * @param list<string> $advice
      * @param list<string> $about
+     * @param array<string, Length> $values
      */
-    public function step(string $id, Deed $do, ?With $with, array $ops = [], float $turn = 0.0, ?string $fence = null, array $or = [], array $advice = [], array $about = []): WorkStep
+    public function step(string $id, Deed $do, ?With $with, array $ops = [], float $turn = 0.0, ?string $fence = null, array $or = [], array $advice = [], array $about = [], array $values = []): WorkStep
     {
-        return new WorkStep("{$this->piece->id}/$id", $do, $this->piece->id, $this->piece->count, $with, $turn, $fence, $ops, $or, $advice, $about, $this->phase);
+        return new WorkStep("{$this->piece->id}/$id", $do, $this->piece->id, $this->piece->count, $with, $turn, $fence, $ops, $or, $advice, $about, $this->phase, $values);
     }
 
     /**

@@ -189,9 +189,9 @@ final readonly class TurnedWork
             // The line there already, from the side before, shows where this tip must come to lie.
             if ($this->bench->knows($crease)) {
                 $lined = $this->bench->at($crease, $deep);
-                $or[] = [new LineOp("$crease-again", Stroke::Score, Line::through($lined, self::DEGREES[$flap]), $lined, $this->bench->at($crease, $this->otherEdge($flap, $edge)))];
+                $or[] = [new LineOp($crease.Bench::AGAIN, Stroke::Score, Line::through($lined, self::DEGREES[$flap]), $lined, $this->bench->at($crease, $this->otherEdge($flap, $edge)))];
             }
-            $id = $this->bench->knows($crease) ? "$crease-again" : $crease;
+            $id = $crease.($this->bench->knows($crease) ? Bench::AGAIN : '');
             $on = Line::through($tip, self::DEGREES[$flap]);
             $ops[] = $this->bench->draw(Stroke::Score, $id, $on, $tip, $this->bench->at($on, $this->otherEdge($flap, $edge)), $i);
         }

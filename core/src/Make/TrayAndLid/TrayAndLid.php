@@ -184,10 +184,18 @@ final readonly class TrayAndLid implements Make
             // The finished tray is measured, and the lid follows it.
             ...$lid->cutAndScore(advice: ['measure-the-finished-tray']),
             ...$lidWall->cutAndFold($lid, $request, ['decorate-flat']),
-            ...$lidWall->tryAndGlue($lid),
+            ...$lidWall->tryAndGlue($lid, self::play($figures, $lidWall), $request->paper->caliper),
             new WorkStep('tray/fill', Deed::Fill, self::TRAY, phase: 1),
             $lid->step('close', Deed::Close, null),
         ];
+    }
+
+    /** What the lid has to spare where it has least. */
+    private static function play(Figures $figures, Wall $wall): Length
+    {
+        [$tray, $lid] = [$figures->grid(self::TRAY), $figures->grid(self::LID)];
+
+        return self::lidGoesOn($lid->columns->main()->minus($tray->columns->main()), $lid->rows->main()->minus($tray->rows->main()), $wall, $figures->request)->have;
     }
 
     public function remedies(string $fit, Figures $figures): array

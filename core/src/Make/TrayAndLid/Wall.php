@@ -323,11 +323,15 @@ final readonly class Wall
     /**
      * A lid is tried before glue makes it too late: a doubled one with its corners glued and its hems folded in and loose.
      *
+     * @param Length $play what it has to spare at its tightest place
      * @return list<WorkStep>
      */
-    public function tryAndGlue(GridWork $work): array
+    public function tryAndGlue(GridWork $work, Length $play, Length $paper): array
     {
-        $try = $work->step('try', Deed::TryFit, null, advice: $this->isDoubled ? ['hems-folded-in-and-loose', 'too-tight-take-the-hems-off'] : []);
+        $try = $this->isDoubled
+            // Without its hems it has a caliper more to spare on each side.
+            ? $work->step('try', Deed::TryFit, null, advice: ['hems-folded-in-and-loose', 'play-with-hems', 'play-without-hems'], values: ['play' => $play, 'without' => $play->plus($paper->times(2))])
+            : $work->step('try', Deed::TryFit, null, advice: ['play'], values: ['play' => $play]);
         $corners = $this->glueCorners($work, 'square-it-round-the-tray');
 
         return $this->isDoubled ? [$corners, $try, ...$this->glueHems($work)] : [$try, $corners];

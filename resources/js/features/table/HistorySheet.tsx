@@ -149,6 +149,6 @@ function changeWords(changes: History['revisions'][number]['changes']): string {
 
 function valueWords(at: string, to: string): string {
   const key = [`choice.${to}`, `system.${to}`, `make.${to}.noun`].find(hasWords)
-  if (key && !at.startsWith('/name') && at !== '/notes') return words(key)
+  if (key && !at.startsWith('/name') && at !== '/notes' && at !== '/by') return words(key)
   return to.length > LONGEST_VALUE ? `${to.slice(0, LONGEST_VALUE)}…` : to
 }

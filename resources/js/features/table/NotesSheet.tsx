@@ -1,10 +1,20 @@
 import { useState } from 'react'
 import { Sheet } from '@/ui/Sheet'
+import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
 
-/** The maker's own notes, kept as they are written. */
-export function NotesSheet({ book, notes, onDone }: { book: DraftBook; notes: string; onDone: () => void }) {
+interface NotesSheetProps {
+  book: DraftBook
+  notes: string
+  by: string
+  onDone: () => void
+}
+
+/** The maker's own notes, and from whom the recipe comes, kept as they are written. */
+export function NotesSheet({ book, notes, by, onDone }: NotesSheetProps) {
+  const from = book.use((state) => state.drafts['/by'])
+  const [naming] = useState(() => crypto.randomUUID())
   const draft = book.use((state) => state.drafts['/notes'])
   const [gesture] = useState(() => crypto.randomUUID())
   return (
@@ -25,6 +35,16 @@ export function NotesSheet({ book, notes, onDone }: { book: DraftBook; notes: st
           {draft.problem}
         </p>
       )}
+      <TextField
+        className="mt-4"
+        label={words('by.field')}
+        hint={words('by.why')}
+        problem={from?.problem}
+        value={from?.text ?? by}
+        onFocus={() => book.focus('/by')}
+        onBlur={() => book.focus(null)}
+        onChange={(text) => book.type('/by', text, naming)}
+      />
     </Sheet>
   )
 }

@@ -110,6 +110,7 @@ function Laid({ book, view, catalogue }: LaidProps) {
               {isFold ? (
                 <Suspense fallback={<p className="p-6 text-soft">{words('fold.loading')}</p>}>
                   <FoldView
+                    steps={view.design.steps}
                     pieces={design.pieces}
                     chosen={shown.chosen}
                     picture={picture}

@@ -1,5 +1,7 @@
 import {
   Check,
+  ClipboardCopy,
+  ClipboardList,
   CloudOff,
   Columns3,
   Ellipsis,
@@ -7,6 +9,7 @@ import {
   Footprints,
   FileJson,
   History as HistoryIcon,
+  Image as ImageIcon,
   Layers2,
   NotebookPen,
   PencilRuler,
@@ -18,6 +21,7 @@ import {
   Shapes,
   Table2,
   Undo2,
+  X,
   type LucideIcon,
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
@@ -32,6 +36,7 @@ import type { DraftBook, Saving } from './draftBook'
 import { CutSheet } from './CutSheet'
 import { HistorySheet } from './HistorySheet'
 import { NotesSheet } from './NotesSheet'
+import { handWanted } from './stepwise/hand'
 
 interface TopBarProps {
   book: DraftBook
@@ -45,6 +50,7 @@ export function TopBar({ book, view, piece }: TopBarProps) {
   const [showsHistory, setShowsHistory] = useState(false)
   const [isCutting, setIsCutting] = useState(false)
   const [isNoting, setIsNoting] = useState(false)
+  const [said, setSaid] = useState<string | null>(null)
   return (
     <header className="flex items-center gap-3 px-5 py-1.5">
       <Wordmark label={words('table.to-shelf')} />
@@ -69,8 +75,20 @@ export function TopBar({ book, view, piece }: TopBarProps) {
         label={words('hand-on.work')}
         face={words('hand-on.work.short')}
       />
-      <HandOn view={view} piece={piece} onCut={() => setIsCutting(true)} onNotes={() => setIsNoting(true)} />
-      {isNoting && <NotesSheet book={book} notes={view.notes} onDone={() => setIsNoting(false)} />}
+      <HandOn
+        view={view}
+        piece={piece}
+        onCut={() => setIsCutting(true)}
+        onNotes={() => setIsNoting(true)}
+        onSaid={setSaid}
+      />
+      {said !== null && (
+        <button type="button" role="alert" className="said-note" onClick={() => setSaid(null)}>
+          {said}
+          <X aria-hidden="true" className="size-4" />
+        </button>
+      )}
+      {isNoting && <NotesSheet book={book} notes={view.notes} by={view.by} onDone={() => setIsNoting(false)} />}
       {isCutting && <CutSheet view={view} onDone={() => setIsCutting(false)} />}
       {showsHistory && <HistorySheet book={book} view={view} onDone={() => setShowsHistory(false)} />}
     </header>
@@ -144,12 +162,27 @@ interface HandOnProps {
   piece: Piece
   onCut: () => void
   onNotes: () => void
+  onSaid: (what: string) => void
 }
 
-function HandOn({ view, piece, onCut, onNotes }: HandOnProps) {
+/** Puts the recipe on the clipboard, and says whether that went well. */
+async function copyRecipe(id: string): Promise<string> {
+  try {
+    const answer = await fetch(files.recipe(id))
+    if (!answer.ok) return words('saving.unanswered')
+    await navigator.clipboard.writeText(await answer.text())
+    return words('recipe.copied')
+  } catch {
+    return words('recipe.not-copied')
+  }
+}
+
+function HandOn({ view, piece, onCut, onNotes, onSaid }: HandOnProps) {
   const paper = view.design.system === 'metric' ? 'a4' : 'letter'
   const other = paper === 'a4' ? 'letter' : 'a4'
   const downloads = [
+    { icon: ClipboardList, key: 'recipe', href: files.recipe(view.id) },
+    { icon: ImageIcon, key: 'pictures', href: files.measures(view.id) },
     { icon: Layers2, key: `template.${paper}`, href: files.template(view.id, paper) },
     { icon: Layers2, key: `template.${other}`, href: files.template(view.id, other) },
     { icon: PencilRuler, key: 'svg', href: files.svg(view.id, piece.id) },
@@ -174,10 +207,20 @@ function HandOn({ view, piece, onCut, onNotes }: HandOnProps) {
           collisionPadding={12}
         >
           <DropdownMenu.Item asChild>
-            <a href={`/designs/${view.id}/print`} className="menu-item justify-start!">
+            <a
+              href={`/designs/${view.id}/print${handWanted() === 'left' ? '?hand=left' : ''}`}
+              className="menu-item justify-start!"
+            >
               <Printer aria-hidden="true" className="size-5 text-soft" />
               {words('hand-on.print')}
             </a>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className="menu-item justify-start!"
+            onSelect={() => void copyRecipe(view.id).then(onSaid)}
+          >
+            <ClipboardCopy aria-hidden="true" className="size-5 text-soft" />
+            {words('recipe.copy')}
           </DropdownMenu.Item>
           <DropdownMenu.Item className="menu-item justify-start!" onSelect={onNotes}>
             <NotebookPen aria-hidden="true" className="size-5 text-soft" />

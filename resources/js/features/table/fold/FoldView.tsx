@@ -1,6 +1,6 @@
 import { Pause, Play } from 'lucide-react'
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import type { Piece, Still as Picture } from '@/api/client'
+import type { Piece, Step, Still as Picture } from '@/api/client'
 import { Still } from '@/ui/Still'
 import { useSize } from '@/ui/useSize'
 import { useTheme } from '@/ui/theme'
@@ -8,11 +8,13 @@ import { words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
 import { assemblyOf } from './assembly'
 import { FoldScene } from './Scene'
+import { stepOf } from './stepOf'
 
 const STAGE_MS = 1300
 
 interface FoldViewProps {
   pieces: Piece[]
+  steps: Step[]
   /** The piece shown by itself; null for all that belong together. */
   chosen: string | null
   /** What is shown where the browser draws nothing in space. */
@@ -23,7 +25,7 @@ interface FoldViewProps {
 }
 
 /** The fold, from the flat sheet to the finished thing: turned by hand, scrubbed, or played stage by stage. */
-export default function FoldView({ pieces, chosen, picture, colour: paper }: FoldViewProps) {
+export default function FoldView({ pieces, steps, chosen, picture, colour: paper }: FoldViewProps) {
   const assembly = useMemo(() => assemblyOf(pieces, chosen), [pieces, chosen])
   const last = assembly.stages.length
   const [share, setShare] = useState(0.5)
@@ -144,7 +146,7 @@ export default function FoldView({ pieces, chosen, picture, colour: paper }: Fol
               value={share}
               onChange={(event) => jump(Number(event.target.value))}
               aria-label={words('fold.scrub')}
-              aria-valuetext={stageWords(now, share, pieces)}
+              aria-valuetext={stageWords(now, share, pieces, steps)}
               className="scrubber"
               list="fold-stages"
             />
@@ -154,7 +156,7 @@ export default function FoldView({ pieces, chosen, picture, colour: paper }: Fol
               ))}
             </datalist>
             <p className="truncate text-[0.95rem] text-soft" aria-hidden="true">
-              {stageWords(now, share, pieces)}
+              {stageWords(now, share, pieces, steps)}
             </p>
           </div>
           <div role="group" aria-label={words('fold.jump')} className="flex gap-1">
@@ -197,6 +199,7 @@ function stageWords(
   stage: ReturnType<typeof assemblyOf>['stages'][number] | undefined,
   share: number,
   pieces: Piece[],
+  steps: Step[],
 ): string {
   if (share === 0) return words('fold.lies-flat')
   if (share === 1) return words('fold.is-closed')
@@ -204,9 +207,12 @@ function stageWords(
   if (!stage) return ''
   const faces = [...new Set(stage.faces.map((face) => words(`face.${face}`)))].slice(0, 3).join(', ')
   const piece = pieces.find((one) => one.id === stage.piece)
-  return pieces.length > 1 && piece
-    ? words('fold.stage-of', { piece: pieceName({ id: piece.id, count: 1 }), faces })
-    : words('fold.stage', { faces })
+  const what =
+    pieces.length > 1 && piece
+      ? words('fold.stage-of', { piece: pieceName({ id: piece.id, count: 1 }), faces })
+      : words('fold.stage', { faces })
+  const step = stepOf(stage, steps)
+  return step === null ? what : words('fold.step', { number: step, what })
 }
 
 /** Carries the share on while it plays; by whole stages, each after a pause, where less motion is asked for. */

@@ -1,14 +1,16 @@
 import { ChevronLeft, ChevronRight, Hand as HandIcon, X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { api, problemsOf, type DesignView } from '@/api/client'
+import { api, files, problemsOf, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { words } from '@/words'
 import { isTyping } from '@/ui/isTyping'
 import { StepText } from './StepText'
 import { ToolPicture } from './ToolPicture'
+import type { Hand } from './hand'
+import { savePng } from './savePng'
 import { turnedSince } from './turned'
-import { useHand, usePictures, type Hand } from './usePictures'
+import { useHand, usePictures } from './usePictures'
 import { usePlace, type Order } from './usePlace'
 import { useWakeLock } from './useWakeLock'
 
@@ -73,6 +75,7 @@ function Steps({ view }: { view: DesignView }) {
     return () => window.removeEventListener('keydown', onKey)
   })
   if (!step || !piece) return null
+  const picture = pictures[indexes[place] ?? 0]
   return (
     <div className="flex h-full flex-col bg-panel">
       <WorkHeader
@@ -88,7 +91,25 @@ function Steps({ view }: { view: DesignView }) {
         }}
       />
       <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-8 px-8 py-5">
-        <ToolPicture svg={pictures[indexes[place] ?? 0]} piece={piece.id} />
+        <div className="flex min-h-0 flex-col">
+          <div className="min-h-0 flex-1">
+            <ToolPicture svg={picture} piece={piece.id} />
+          </div>
+          {picture && (
+            <p className="flex gap-2 text-soft">
+              <a className="quiet-button" href={files.step(view.id, (indexes[place] ?? 0) + 1, order, hand)} download>
+                {words('work.picture.svg')}
+              </a>
+              <button
+                type="button"
+                className="quiet-button"
+                onClick={() => void savePng(picture, `${view.name} ${place + 1}.png`)}
+              >
+                {words('work.picture.png')}
+              </button>
+            </p>
+          )}
+        </div>
         <section className="flex min-h-0 flex-col overflow-y-auto" aria-live="polite">
           <StepText
             key={indexes[place]}

@@ -1,18 +1,15 @@
 import { useEffect, useState } from 'react'
 import { api } from '@/api/client'
+import { handWanted, rememberHand, type Hand } from './hand'
 import type { Order } from './usePlace'
-
-const HAND = 'gimbo.hand'
-
-export type Hand = 'right' | 'left'
 
 /** On which side of the table the fence is wanted; remembered. */
 export function useHand(): [Hand, (hand: Hand) => void] {
-  const [hand, setHand] = useState<Hand>(() => (localStorage.getItem(HAND) === 'left' ? 'left' : 'right'))
+  const [hand, setHand] = useState<Hand>(handWanted)
   return [
     hand,
     (to) => {
-      localStorage.setItem(HAND, to)
+      rememberHand(to)
       setHand(to)
     },
   ]
