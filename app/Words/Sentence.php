@@ -19,7 +19,10 @@ final readonly class Sentence
      */
     public static function of(Words $words, string $key, array $slots = []): self
     {
-        $pieces = preg_split('/\{([\w-]+)\}/', $words->sentence($key), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        /** @var array<string, list<string>> $known by sentence: text and the names of its slots in turn */
+        static $known = [];
+        $sentence = $words->sentence($key);
+        $pieces = $known[$sentence] ??= preg_split('/\{([\w-]+)\}/', $sentence, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
         $parts = [];
         foreach ($pieces as $i => $piece) {
             $parts[] = $i % 2 === 0 ? $piece : $slots[$piece] ?? throw new \LogicException("Nothing for $piece in $key.");

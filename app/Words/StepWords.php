@@ -6,7 +6,6 @@ namespace App\Words;
 
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Glued;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
@@ -205,7 +204,7 @@ final readonly class StepWords
             return null;
         }
         $path = Sentence::joined(array_merge(...array_map(fn (Path $path, int $i): array => [...($i > 0 ? [$this->words->sentence('list.between')] : []), $this->path($path, $state)], $paths, array_keys($paths))));
-        $ring = $op->ring->points();
+        $ring = $op->ring->points;
         $slots = ['path' => $path, 'faces' => $this->faces($step->faces)];
         if ($op->what === Waste::Round) {
             return $this->say('away.round', $slots + ['radius' => $this->figure($op->ring->arcs()[0]->radius), 'corner' => $this->point($op->ring->corners()[0], $state)]);
@@ -324,7 +323,7 @@ final readonly class StepWords
 
     private function join(JoinOp $op): Sentence
     {
-        $glued = Glued::of($op, $this->piece(...));
+        $glued = $this->design->glued($op);
         [$wide, $high] = PartSize::smallest($glued->area->points);
         $join = $op->join;
         $isOther = ! $join->isWithinOnePiece();
@@ -435,21 +434,9 @@ final readonly class StepWords
         if ($op->on->edge === null) {
             return $this->say($op->kind === Stroke::Score ? 'line.slant' : 'line.cut');
         }
-        $measure = $op->measure === null ? null : $this->pieceOf($state, $op)?->measures[$op->measure];
+        $measure = $op->measure === null ? null : $this->piece($state->piece)->measures[$op->measure];
 
         return $this->say($op->kind === Stroke::Mark ? 'line.mark' : 'line.score', ['at' => $measure === null ? $this->figure($op->on->at) : new Figure($measure->text()), 'edge' => $this->edge($op->on->edge)]);
-    }
-
-    /** The piece whose line it is. */
-    private function pieceOf(SheetState $state, LineOp $op): ?Piece
-    {
-        foreach ($this->design->steps() as $step) {
-            if (in_array($op, $step->ops, true)) {
-                return $this->piece($step->piece);
-            }
-        }
-
-        return null;
     }
 
     private function fold(string $crease): Sentence

@@ -12,6 +12,7 @@ use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\WorkStep;
 
 /** What sizing answers: the figures, and behind them, worked out when first asked for, every piece's pattern, joins and steps. */
@@ -40,6 +41,9 @@ final class Design
     /** @var list<Join>|null */
     private ?array $joins = null;
 
+    /** @var array<int, Glued> by the join's op, which the steps keep */
+    private array $glued = [];
+
     public function __construct(private readonly Make $make, public readonly Figures $figures)
     {
         [$this->request, $this->inside, $this->closed] = [$figures->request, $figures->inside, $figures->closed];
@@ -63,6 +67,12 @@ final class Design
     public function steps(): array
     {
         return $this->steps ??= Held::with($this->make->steps($this->figures), $this->pieces);
+    }
+
+    /** What of two joined faces lies on one another. */
+    public function glued(JoinOp $op): Glued
+    {
+        return $this->glued[spl_object_id($op)] ??= Glued::of($op, fn (string $id): Piece => $this->piece($id) ?? throw new \LogicException("There is no $id."));
     }
 
     /** @return list<Join> everything that is glued to something */

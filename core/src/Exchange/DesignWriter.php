@@ -77,8 +77,8 @@ final class DesignWriter
             'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->toCut($band->strip) + ['strips' => $band->strips],
             'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints())],
         ] + ($this->detail === Detail::Figures || ! $this->hasSteps ? [] : [
-            'steps' => StepsWriter::write($design),
-            'joins' => StepsWriter::joins($design),
+            'steps' => $steps = StepsWriter::write($design),
+            'joins' => StepsWriter::joins($steps),
             'loose' => StepsWriter::loose($design),
             'byTool' => ByTool::order($design),
         ]);

@@ -40,7 +40,7 @@ final class MeasuresPicture
 
     private static function finished(Design $design, Piece $piece): SheetState
     {
-        $sheet = new SheetState($piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres());
+        $sheet = SheetState::blank($piece->id, $piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres());
         foreach ($design->steps() as $step) {
             $step->piece === $piece->id && $sheet = $sheet->after($step->ops);
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Glued;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Unit;
@@ -170,7 +169,7 @@ final class StepPicture
         $points = [];
         foreach ($this->step->ops as $op) {
             match (true) {
-                $op instanceof AwayOp => array_push($points, ...$op->ring->points()),
+                $op instanceof AwayOp => array_push($points, ...$op->ring->points),
                 $op instanceof LineOp => array_push($points, $op->from->is, $op->to->is),
                 default => null,
             };
@@ -295,7 +294,7 @@ final class StepPicture
     /** The sheet as it is before the step, its scores pale. */
     private function sheet(): void
     {
-        $rings = [[new Point(0, 0), new Point($this->before->width, 0), new Point($this->before->width, $this->before->height), new Point(0, $this->before->height)], ...array_map(fn (AwayOp $away) => $away->ring->points(), $this->before->away)];
+        $rings = [[new Point(0, 0), new Point($this->before->width, 0), new Point($this->before->width, $this->before->height), new Point(0, $this->before->height)], ...array_map(fn (AwayOp $away) => $away->ring->points, $this->before->away)];
         $path = implode(' ', array_map(fn (array $ring) => 'M'.implode(' L', $this->corners($ring)).' Z', array_filter($rings, fn (array $ring) => $this->corners($ring) !== [])));
         $isCut = $this->step->do === Deed::Cut;
         $this->shapes[] = '<path class="sp-'.($isCut ? 'lit' : 'sheet').'" fill-rule="evenodd" d="'.$path.'" '.self::LOOKS[$isCut ? 'lit' : 'sheet'].'/>';
@@ -354,7 +353,7 @@ final class StepPicture
     /** Shaded while it is still there, the cuts that free it in full. */
     private function away(AwayOp $op): void
     {
-        $this->ring('off', $op->ring->points());
+        $this->ring('off', $op->ring->points);
         foreach ($this->before->cuts($op) as $path) {
             $from = $path->from->is;
             foreach ($path->to as $to) {
@@ -376,7 +375,7 @@ final class StepPicture
     /** What gets the glue, and where on the same sheet it comes to lie. */
     private function joined(JoinOp $op): void
     {
-        $glued = Glued::of($op, fn (string $id): Piece => $this->design->piece($id) ?? throw new LogicException("There is no $id."));
+        $glued = $this->design->glued($op);
         if ($op->join->face->piece === $this->step->piece) {
             $this->ring('glue', $glued->area->points);
         }
@@ -523,7 +522,7 @@ final class StepPicture
     /** How large a part is that comes off: a corner's sides, a wedge's mouth, a radius. */
     private function sizes(AwayOp $op): void
     {
-        $ring = $op->ring->points();
+        $ring = $op->ring->points;
         $text = fn (float $millimetres): string => FigureText::of($this->design->request->tools, $millimetres);
         $middle = array_reduce($ring, fn (Point $sum, Point $p) => $sum->plus($p->times(1 / count($ring))), new Point(0, 0));
         foreach ($op->ring->arcs() as $arc) {
@@ -539,7 +538,7 @@ final class StepPicture
 
     private function strip(JoinOp $op): void
     {
-        $glued = Glued::of($op, fn (string $id): Piece => $this->design->piece($id) ?? throw new LogicException("There is no $id."));
+        $glued = $this->design->glued($op);
         [$wide, $high] = PartSize::smallest($glued->area->points);
         $text = fn (float $millimetres): string => FigureText::of($this->design->request->tools, $millimetres);
         $n = count($glued->area->points);

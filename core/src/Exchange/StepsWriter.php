@@ -6,8 +6,6 @@ namespace Gimbo\Core\Exchange;
 
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Glued;
-use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Steps\Arc;
@@ -29,11 +27,14 @@ use LogicException;
  *
  * @phpstan-type Json array<string, mixed>
  */
-final readonly class StepsWriter
+final class StepsWriter
 {
     private const DECIMALS = 6;
 
-    private function __construct(private Design $design)
+    /** @var array<int, Json> lines as they are written, by the line: most are used more than once */
+    private array $lines = [];
+
+    private function __construct(private readonly Design $design)
     {
     }
 
@@ -43,12 +44,26 @@ final readonly class StepsWriter
         return array_map((new self($design))->step(...), $design->steps());
     }
 
-    /** @return list<Json> every join once more */
-    public static function joins(Design $design): array
+    /**
+     * Every join once more.
+     *
+     * @param list<Json> $steps as they are written
+     * @return list<Json>
+     */
+    public static function joins(array $steps): array
     {
-        $writer = new self($design);
+        $joins = [];
+        foreach ($steps as $step) {
+            foreach (is_array($step['ops']) ? $step['ops'] : [] as $op) {
+                if (is_array($op) && $op['op'] === 'join') {
+                    unset($op['op']);
+                    /** @var Json $op */
+                    $joins[] = $op;
+                }
+            }
+        }
 
-        return array_merge([], ...array_map(fn (WorkStep $step) => array_map($writer->joined(...), $step->glued()), $design->steps()));
+        return $joins;
     }
 
     /** @return list<Json> pieces that stay unattached, with why */
@@ -84,16 +99,16 @@ final readonly class StepsWriter
     {
         return match (true) {
             $op instanceof SheetOp => ['op' => 'sheet', 'width' => self::mm($op->width), 'height' => self::mm($op->height)],
-            $op instanceof LineOp => ['op' => 'line', 'id' => $op->id, 'kind' => $op->kind->value, 'on' => self::line($op->on), 'from' => self::spot($op->from), 'to' => self::spot($op->to)]
+            $op instanceof LineOp => ['op' => 'line', 'id' => $op->id, 'kind' => $op->kind->value, 'on' => $this->line($op->on), 'from' => $this->spot($op->from), 'to' => $this->spot($op->to)]
                 + ($op->measure === null ? [] : ['measure' => $op->measure]),
-            $op instanceof AwayOp => ['op' => 'away', 'what' => $op->what->value, 'ring' => array_map(fn (Spot|Arc $part) => $part instanceof Spot ? self::spot($part) : self::arc($part), $op->ring->parts)],
+            $op instanceof AwayOp => ['op' => 'away', 'what' => $op->what->value, 'ring' => array_map(fn (Spot|Arc $part) => $part instanceof Spot ? $this->spot($part) : $this->arc($part), $op->ring->parts)],
             $op instanceof FoldOp => [
                 'op' => 'fold', 'deg' => $op->degrees, 'moves' => $op->moves, 'onto' => $op->onto,
-                'along' => array_map(fn (array $part) => ['line' => $part[0], 'from' => self::spot($part[1]), 'to' => self::spot($part[2])], $op->along),
+                'along' => array_map(fn (array $part) => ['line' => $part[0], 'from' => $this->spot($part[1]), 'to' => $this->spot($part[2])], $op->along),
             ],
-            $op instanceof NameOp => ['op' => 'name', 'face' => $op->face, 'role' => $op->role->value, 'at' => self::spot($op->at)],
+            $op instanceof NameOp => ['op' => 'name', 'face' => $op->face, 'role' => $op->role->value, 'at' => $this->spot($op->at)],
             $op instanceof JoinOp => ['op' => 'join'] + $this->joined($op),
-            $op instanceof PutOp => ['op' => 'put', 'what' => $op->what, 'piece' => $op->piece, 'face' => $op->face, 'at' => self::spot($op->at), 'size' => self::mm($op->size)],
+            $op instanceof PutOp => ['op' => 'put', 'what' => $op->what, 'piece' => $op->piece, 'face' => $op->face, 'at' => $this->spot($op->at), 'size' => self::mm($op->size)],
             default => throw new LogicException('An op that nobody writes: '.$op::class),
         };
     }
@@ -101,12 +116,11 @@ final readonly class StepsWriter
     /** @return Json */
     private function joined(JoinOp $op): array
     {
-        $piece = fn (string $id): Piece => $this->design->piece($id) ?? throw new LogicException("There is no $id.");
-        $glued = Glued::of($op, $piece);
+        $glued = $this->design->glued($op);
         [$face, $onto] = [$op->join->face, $op->join->onto];
         $meet = $op->meet === []
             ? array_map(fn (array $pair) => [self::found($pair[0]), self::found($pair[1])], $glued->meet)
-            : array_map(fn (array $pair) => [self::spot($pair[0]), self::spot($pair[1])], $op->meet);
+            : array_map(fn (array $pair) => [$this->spot($pair[0]), $this->spot($pair[1])], $op->meet);
 
         return [
             'a' => self::end($face), 'b' => self::end($onto),
@@ -122,9 +136,9 @@ final readonly class StepsWriter
     }
 
     /** @return Json */
-    private static function spot(Spot $spot): array
+    private function spot(Spot $spot): array
     {
-        return ['is' => self::point($spot->is), 'by' => [self::line($spot->one), self::line($spot->two)]];
+        return ['is' => self::point($spot->is), 'by' => [$this->line($spot->one), $this->line($spot->two)]];
     }
 
     /** @return Json a point that no line leads to: by its distances from two edges */
@@ -134,21 +148,21 @@ final readonly class StepsWriter
     }
 
     /** @return Json */
-    private static function arc(Arc $arc): array
+    private function arc(Arc $arc): array
     {
-        return ['arc' => ['centre' => self::spot($arc->centre), 'radius' => self::mm($arc->radius), 'to' => self::spot($arc->to), 'way' => $arc->isClockwise ? 'cw' : 'ccw', 'chords' => $arc->chords]];
+        return ['arc' => ['centre' => $this->spot($arc->centre), 'radius' => self::mm($arc->radius), 'to' => $this->spot($arc->to), 'way' => $arc->isClockwise ? 'cw' : 'ccw', 'chords' => $arc->chords]];
     }
 
     /** @return Json */
-    private static function line(Line $line): array
+    private function line(Line $line): array
     {
-        return match (true) {
-            $line->meets !== null => ['rail' => ['on' => self::spot($line->spots[0]), 'corner' => $line->corner, 'at' => self::mm($line->at), 'meets' => $line->meets]],
+        return $this->lines[spl_object_id($line)] ??= match (true) {
+            $line->meets !== null => ['rail' => ['on' => $this->spot($line->spots[0]), 'corner' => $line->corner, 'at' => self::mm($line->at), 'meets' => $line->meets]],
             $line->edge !== null => ['edge' => $line->edge, 'at' => self::mm($line->at)],
             $line->corner !== null => ['corner' => $line->corner, 'at' => self::mm($line->at), 'off' => self::mm($line->off ?? 0.0)],
             $line->line !== null => ['line' => $line->line] + ($line->off === null ? [] : ['off' => self::mm($line->off), 'towards' => $line->towards]),
-            $line->deg !== null => ['through' => self::spot($line->spots[0]), 'deg' => $line->deg],
-            default => ['ends' => array_map(self::spot(...), $line->spots)],
+            $line->deg !== null => ['through' => $this->spot($line->spots[0]), 'deg' => $line->deg],
+            default => ['ends' => array_map($this->spot(...), $line->spots)],
         };
     }
 

@@ -28,6 +28,9 @@ final class Bench
     /** @var array<string, Line> by id */
     private array $lines = [];
 
+    /** @var array<string, Line> edges and lines as they are found again, by name */
+    private array $named = [];
+
     public function __construct(public readonly string $piece, public readonly float $width, public readonly float $height)
     {
     }
@@ -110,11 +113,7 @@ final class Bench
 
     public function line(Line|string $line): Line
     {
-        return match (true) {
-            $line instanceof Line => $line,
-            in_array($line, self::EDGES, true) => $this->in($line, 0.0),
-            default => $this->known($line)->again($line),
-        };
+        return $line instanceof Line ? $line : $this->named[$line] ??= in_array($line, self::EDGES, true) ? $this->in($line, 0.0) : $this->known($line)->again($line);
     }
 
     private function known(string $id): Line

@@ -31,7 +31,7 @@ final class Course
     {
         $sheets = [];
         foreach ($design->pieces as $piece) {
-            $sheets[$piece->id] = new SheetState($piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres());
+            $sheets[$piece->id] = SheetState::blank($piece->id, $piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres());
         }
         $before = [];
         foreach ($order as $i) {

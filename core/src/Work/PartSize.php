@@ -31,7 +31,7 @@ final class PartSize
             return [abs($size->x), abs($size->y)];
         }
 
-        return self::along($op->ring->points(), $layout instanceof TurnedLayout);
+        return self::along($op->ring->points, $layout instanceof TurnedLayout);
     }
 
     /** @return list<string> the scores beside which a part is cut a hair off */

@@ -28,33 +28,46 @@ final class SheetState
      * @param array<string, LineOp> $lines by id
      * @param list<AwayOp> $away
      * @param list<FoldOp> $folds
+     * @param list<array{float, float, float, float}> $cuts where it was cut: both ends of each
      */
-    public function __construct(
-        public readonly float $width, public readonly float $height,
-        public readonly array $lines = [], public readonly array $away = [], public readonly array $folds = [],
+    private function __construct(
+        public readonly string $piece, public readonly float $width, public readonly float $height,
+        public readonly array $lines, public readonly array $away, public readonly array $folds, private readonly array $cuts,
     ) {
+    }
+
+    /** The blank rectangle of a piece. */
+    public static function blank(string $piece, float $width, float $height): self
+    {
+        return new self($piece, $width, $height, [], [], [], [[0.0, 0.0, $width, 0.0], [$width, 0.0, $width, $height], [0.0, $height, $width, $height], [0.0, 0.0, 0.0, $height]]);
     }
 
     /** @param list<Op> $ops */
     public function after(array $ops): self
     {
-        [$lines, $away, $folds] = [$this->lines, $this->away, $this->folds];
+        [$lines, $away, $folds, $cuts] = [$this->lines, $this->away, $this->folds, $this->cuts];
         foreach ($ops as $op) {
-            match (true) {
-                $op instanceof LineOp => $lines[$op->id] = $op,
-                $op instanceof AwayOp => $away[] = $op,
-                $op instanceof FoldOp => $folds[] = $op,
-                default => null,
-            };
+            if ($op instanceof LineOp) {
+                $lines[$op->id] = $op;
+                $op->kind === Stroke::Cut && $cuts[] = [$op->from->is->x, $op->from->is->y, $op->to->is->x, $op->to->is->y];
+            } elseif ($op instanceof AwayOp) {
+                $away[] = $op;
+                foreach ($op->ring->points as $i => $from) {
+                    $to = $op->ring->points[$i + 1] ?? $op->ring->points[0];
+                    $cuts[] = [$from->x, $from->y, $to->x, $to->y];
+                }
+            } elseif ($op instanceof FoldOp) {
+                $folds[] = $op;
+            }
         }
 
-        return new self($this->width, $this->height, $lines, $away, $folds);
+        return new self($this->piece, $this->width, $this->height, $lines, $away, $folds, $cuts);
     }
 
     /** @return list<Segment> outline and openings */
     public function edges(): array
     {
-        return $this->edges ??= Remains::edges($this->width, $this->height, array_map(fn (AwayOp $away) => $away->ring->points(), $this->away));
+        return $this->edges ??= Remains::edges($this->width, $this->height, array_map(fn (AwayOp $away) => $away->ring->points, $this->away));
     }
 
     /**
@@ -132,7 +145,7 @@ final class SheetState
     {
         foreach ($this->away as $away) {
             $isIn = false;
-            $ring = $away->ring->points();
+            $ring = $away->ring->points;
             foreach ($ring as $i => $a) {
                 $b = $ring[$i + 1] ?? $ring[0];
                 if (($a->y > $point->y) !== ($b->y > $point->y) && $point->x < ($b->x - $a->x) * ($point->y - $a->y) / ($b->y - $a->y) + $a->x) {
@@ -150,9 +163,14 @@ final class SheetState
     /** Whether a point lies on an edge, or on a cut that was made. */
     public function isCutAt(Point $point): bool
     {
-        $cuts = array_map(fn (LineOp $line) => new Segment($line->from->is, $line->to->is), array_filter($this->lines, fn (LineOp $line) => $line->kind === Stroke::Cut));
-        foreach ([...$this->edges(), ...array_values($cuts)] as $edge) {
-            if ($edge->distanceTo($point) < self::NEAR_MM) {
+        [$x, $y, $near] = [$point->x, $point->y, self::NEAR_MM];
+        foreach ($this->cuts as [$ax, $ay, $bx, $by]) {
+            // Far from its box: most of them.
+            if (($x < $ax - $near && $x < $bx - $near) || ($x > $ax + $near && $x > $bx + $near) || ($y < $ay - $near && $y < $by - $near) || ($y > $ay + $near && $y > $by + $near)) {
+                continue;
+            }
+            [$dx, $dy] = [$bx - $ax, $by - $ay];
+            if (abs($dx * ($y - $ay) - $dy * ($x - $ax)) <= $near * sqrt($dx * $dx + $dy * $dy)) {
                 return true;
             }
         }

@@ -446,10 +446,13 @@ final readonly class NoteWallet implements Make
     /** A strip that closes a pocket's outer side: tab, gusset, tab. */
     private static function cornerGusset(Planning $planning, Length $gusset, Length $pocket): GridPlan
     {
-        $tabs = [Strip::atLeast('tabs', self::flap(Length::inches(1, 2)))];
+        $tab = Length::inches(1, 2);
+        $tabs = [Strip::atLeast('tabs', self::flap($tab))];
+        // As wide as the cover's gusset, not a step wider so that it is read on, wherever the trimmer has that.
+        $hasIt = $planning->tools->cut->divides($planning->score()->up($tab)->times(2)->plus($gusset));
 
         return new GridPlan(
-            AxisPlan::of($planning, self::GUSSET, Axis::Width, $tabs, MakeUp::of(new Term(TermKind::Gusset, $gusset)), $tabs, isContained: true),
+            AxisPlan::of($planning, self::GUSSET, Axis::Width, $tabs, MakeUp::of(new Term(TermKind::Gusset, $gusset)), $tabs, isContained: $hasIt),
             AxisPlan::of($planning, self::GUSSET, Axis::Height, [], self::flap($pocket), [], isContained: true),
         );
     }
