@@ -132,6 +132,9 @@ final readonly class StepWords
         }
         $slots = ['at' => new Figure($measure->text()), 'from' => $this->words->sentence($line->on->edge !== null ? "edge.{$line->on->edge}" : "from.$measure->from")];
         $key = 'step.score';
+        if ($line->on->corner !== null && $measure->groove === null) {
+            return $this->say('step.score.tip', ['at' => $slots['at'], 'face' => $this->words->sentence("face.$line->id")]);
+        }
         if ($measure->groove !== null) {
             [$key, $slots['groove'], $slots['face']] = ['step.score.corner', new Figure($measure->text($measure->groove)), $this->words->sentence("face.$line->id")];
         }

@@ -8,6 +8,7 @@ use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Lie;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Sheet\Tips;
 use Gimbo\Core\Tool\ToolKind;
 
 /**
@@ -47,6 +48,9 @@ final readonly class MeasureRow
     {
         if ($measure->rail !== null) {
             return 'slant.'.explode('-', $measure->from)[0];
+        }
+        if (in_array($measure->setting, [Tips::TOP, Tips::BOTTOM], true)) {
+            return $measure->kind->value.".$measure->setting";
         }
         if ($measure->kind === MeasureKind::Mark && $measure->tool === ToolKind::Trimmer) {
             return $measure->setting === 'slope' ? 'mark.slope' : 'mark.tab';

@@ -40,9 +40,10 @@ final readonly class PunchedSquare implements SheetPlan
     /**
      * @param MakeUp $wide what the face must be between its folds along its long side
      * @param MakeUp $high the same along its short side
+     * @param ?TipChoice $tips none where its tips lose only what they must
      * @param ?MakeUp $depth of a gusset all round, if there is one: two marks a side, √2 times the depth apart
      */
-    public static function plan(Planning $planning, string $piece, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null): self
+    public static function plan(Planning $planning, string $piece, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null, ?TipChoice $tips = null): self
     {
         $tools = $planning->tools;
         $seam = new Term(TermKind::Seam, $tools->notch);
@@ -68,7 +69,7 @@ final readonly class PunchedSquare implements SheetPlan
         $depth === null || $planning->set($piece, self::SECOND, ToolKind::PunchBoard, $exactMark->plus($exactGap), $second, $first->madeOf->and($spread->roundedTo($second->minus($first->at))));
         $square = self::square($planning->settings(), $piece, $tools->notch, $isFromShortEnd, $depth !== null);
 
-        return new self($piece, $tools->notch, $isFromShortEnd, $depth !== null, Tips::plan($planning, $piece, $square), $tools->isReadFromLeftOnly ? $tools->punch : null);
+        return new self($piece, $tools->notch, $isFromShortEnd, $depth !== null, Tips::plan($planning, $piece, $square, $tips ?? TipChoice::none()), $tools->isReadFromLeftOnly ? $tools->punch : null);
     }
 
     /** As large as it must be; where the board's ruler runs one way only, so large that the marks also fall on its step from the other end. */
@@ -95,7 +96,7 @@ final readonly class PunchedSquare implements SheetPlan
             $settings->of($this->piece, TurnedLayout::SHEET), $this->marks($settings), $square,
             wideSlip: Length::nearestTo($this->isFromShortEnd ? 2 * $miss : $miss),
             highSlip: Length::nearestTo($this->isFromShortEnd ? $miss : 2 * $miss),
-            lie: Lie::Square, trims: $this->tips->settle($settings, $square),
+            lie: Lie::Square, trims: $this->tips->settle($settings, $square), isTopTurnedIn: $this->tips->isTurnedIn(),
         );
     }
 

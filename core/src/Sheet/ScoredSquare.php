@@ -62,8 +62,9 @@ final readonly class ScoredSquare implements SheetPlan
     /**
      * @param Length $seam how far the corners of the face lie inside the sheet's edge, between the two of a side
      * @param ?MakeUp $depth of a gusset all round, if there is one
+     * @param ?TipChoice $tips none where its tips lose only what they must
      */
-    public static function plan(Planning $planning, string $piece, MakeUp $wide, MakeUp $high, Length $seam, ?MakeUp $depth = null): self
+    public static function plan(Planning $planning, string $piece, MakeUp $wide, MakeUp $high, Length $seam, ?MakeUp $depth = null, ?TipChoice $tips = null): self
     {
         $tools = $planning->tools;
         $score = self::scale($tools->score, $wide, $high, $depth);
@@ -97,7 +98,7 @@ final readonly class ScoredSquare implements SheetPlan
         }
         $square = self::square($planning->settings(), $piece, $middle, $depth !== null, $halves);
 
-        return new self($piece, $middle, $depth !== null, $halves, Tips::plan($planning, $piece, $square));
+        return new self($piece, $middle, $depth !== null, $halves, Tips::plan($planning, $piece, $square, $tips ?? TipChoice::none()));
     }
 
     /** @param Length $furthest the furthest reading if both folds are read from one corner */
@@ -144,7 +145,7 @@ final readonly class ScoredSquare implements SheetPlan
 
         return new TurnedLayout(
             $settings->of($this->piece, TurnedLayout::SHEET), $marks, $square,
-            wideSlip: $slip, highSlip: $slip, lie: Lie::CornerUp, trims: $this->tips->settle($settings, $square),
+            wideSlip: $slip, highSlip: $slip, lie: Lie::CornerUp, trims: $this->tips->settle($settings, $square), isTopTurnedIn: $this->tips->isTurnedIn(),
         );
     }
 

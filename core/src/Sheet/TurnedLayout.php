@@ -17,9 +17,8 @@ final readonly class TurnedLayout
     /** The setting both sides are cut to. */
     public const SHEET = 'sheet';
 
-    public Length $sideTrim;
-
-    public Length $longTrim;
+    /** @var array<string, Length> what comes off each flap's tip, or is turned in */
+    public array $tips;
 
     /** @var list<Measure> what trims the tips */
     private array $trims;
@@ -28,7 +27,8 @@ final readonly class TurnedLayout
      * @param list<Measure> $marks the punch marks or scores
      * @param Length $wideSlip how much narrower the face gets when every setting is missed by a hand's miss
      * @param Length $highSlip how much lower
-     * @param array{Length, Length, list<Measure>} $trims see Tips
+     * @param array{array<string, Length>, list<Measure>} $trims see Tips
+     * @param bool $isTopTurnedIn whether the top flap's tip is turned in, and not cut off
      */
     public function __construct(
         public Setting $cut,
@@ -38,8 +38,9 @@ final readonly class TurnedLayout
         public Length $highSlip,
         public Lie $lie,
         array $trims,
+        public bool $isTopTurnedIn = false,
     ) {
-        [$this->sideTrim, $this->longTrim, $this->trims] = $trims;
+        [$this->tips, $this->trims] = $trims;
     }
 
     /** @return list<Measure> in the order they are set: the cuts, the marks or scores, what trims the tips */
@@ -53,9 +54,7 @@ final readonly class TurnedLayout
     /** How far a flap reaches from its fold once its tip is off. */
     public function end(string $flap): float
     {
-        $trim = in_array($flap, [Flap::LEFT, Flap::RIGHT], true) ? $this->sideTrim : $this->longTrim;
-
-        return $this->square->reach($flap) - $trim->toMillimetres();
+        return $this->square->reach($flap) - $this->tips[$flap]->toMillimetres();
     }
 
     /** How much the side flaps overlap; what is left between them where it is negative. */

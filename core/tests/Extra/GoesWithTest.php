@@ -162,7 +162,10 @@ final class GoesWithTest extends TestCase
             mt_srand(5);
             $lines = 0;
             for ($run = 0; $run < 200; $run++) {
-                $piece = Sizing::ofEverything()->size(Specs::random($make))->pieces[0];
+                $spec = Specs::random($make);
+                // A flap that is cut to a stub has no middle under its liner.
+                unset($spec['options']['topTip']);
+                $piece = Sizing::ofEverything()->size($spec)->pieces[0];
                 $liner = Liner::of($piece->pattern());
                 if ($liner === null) {
                     continue;

@@ -107,6 +107,23 @@ final class GuideTest extends TestCase
         self::assertEqualsWithDelta($steps['envelope/punch/left']['ops'][0]['from']['is'], $steps['envelope/punch/left']['or'][0][0]['from']['is'], 1e-4);
     }
 
+    /** A deep envelope's bottom flap 3/4 in shorter: so much less overlap, and the tip cut off there; its top tip kept, cut or turned in an inch from the point. */
+    public function test_a_deep_envelopes_flaps(): void
+    {
+        $spec = ['make' => 'deep-envelope', 'system' => 'imperial', 'holds' => ['width' => '5 3/4 in', 'height' => '4 3/8 in', 'thickness' => '1/2 in']];
+        $overlap = fn (array $options): float => array_column(array_map(fn ($fit) => [$fit->id, $fit->have->toMillimetres()], Sizing::ofEverything()->size($spec + ($options === [] ? [] : ['options' => $options]))->fits), 1, 0)['flaps-overlap'];
+        self::assertEqualsWithDelta(19.05, $overlap([]) - $overlap(['bottomShorter' => '3/4 in']), 1e-4);
+        self::assertEqualsWithDelta(25.4, $overlap([]) - $overlap(['topTip' => 'cut']), 1e-4);
+        self::assertEqualsWithDelta(25.4, $overlap([]) - $overlap(['topTip' => 'turned-in']), 1e-4);
+        $steps = self::steps($spec + ['options' => ['bottomShorter' => '3/4 in', 'topTip' => 'turned-in']]);
+        self::assertEquals(['corner' => 'bottom-left', 'at' => 19.05, 'off' => 0], $steps['envelope/tip/bottom-flap']['ops'][0]['on']);
+        self::assertEquals(['corner' => 'top-right', 'at' => 25.4, 'off' => 0], $steps['envelope/score/top-tip']['ops'][0]['on']);
+        $fold = array_values(array_filter($steps['envelope/fold']['ops'], fn (array $op) => ($op['moves'] ?? '') === 'top-tip'))[0];
+        self::assertSame([180, 'top-flap'], [(int) $fold['deg'], $fold['onto']]);
+        self::assertArrayNotHasKey('envelope/round/top-flap', $steps);
+        self::assertArrayHasKey('envelope/round/top-flap', self::steps($spec));
+    }
+
     /** Flap ends straight, tapered by so much or rounded with so large a radius; a taper asked for is the one cut. */
     public function test_the_ends_of_flaps(): void
     {

@@ -33,6 +33,8 @@ use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\TipChoice;
+use Gimbo\Core\Sheet\TopTip;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
 
@@ -66,12 +68,19 @@ final readonly class DeepEnvelope implements Make
 
     public function options(): array
     {
-        return [TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE)];
+        return [
+            TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            OptionSpec::lengthOrZero('bottomShorter'),
+            OptionSpec::choice('topTip', array_map(fn (TopTip $tip) => $tip->value, TopTip::cases())), OptionSpec::length('topTipBy'),
+        ];
     }
 
     public function chosenLengths(SizingRequest $request): array
     {
-        return ['depth' => self::depth($request)->figure()]
+        $tips = self::tips($request);
+
+        return ['depth' => self::depth($request)->figure(), 'bottomShorter' => $tips->bottomShorter]
+            + ($tips->top === TopTip::Kept ? [] : ['topTipBy' => $tips->by])
             + (TurnedMethod::isPunch($request) ? [] : ['seam' => TurnedMethod::seam($request)]);
     }
 
@@ -87,7 +96,7 @@ final readonly class DeepEnvelope implements Make
 
         return TurnedMethod::plan(
             $request, $planning, self::PIECE,
-            BoxRoom::needed($request, $along, self::CALIPERS_ALONG), BoxRoom::needed($request, $across, self::CALIPERS_ACROSS), self::depth($request),
+            BoxRoom::needed($request, $along, self::CALIPERS_ALONG), BoxRoom::needed($request, $across, self::CALIPERS_ACROSS), self::depth($request), self::tips($request),
         );
     }
 
@@ -160,6 +169,15 @@ final readonly class DeepEnvelope implements Make
         return $fit === 'card-fits-depth'
             ? [new Remedy('depth-from-contents', ['/options/depth' => null])]
             : TurnedRemedies::for($fit, $figures);
+    }
+
+    /** Its top tip is cut or turned in an inch from the point, unless it is asked otherwise; common practice, no source. */
+    private static function tips(SizingRequest $request): TipChoice
+    {
+        $options = $request->options;
+        $inch = $request->system === System::Imperial ? Length::inches(1) : Length::mm(25);
+
+        return new TipChoice($options->length('bottomShorter') ?? Length::zero(), TopTip::from($options->choice('topTip')), $options->length('topTipBy') ?? $inch);
     }
 
     private static function depth(SizingRequest $request): MakeUp

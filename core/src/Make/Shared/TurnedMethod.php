@@ -15,6 +15,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\PunchedSquare;
 use Gimbo\Core\Sheet\ScoredSquare;
+use Gimbo\Core\Sheet\TipChoice;
 use Gimbo\Core\Sheet\TurnedLayout;
 
 /** The two ways to fold a square on its corner: on a punch board, whose notch is the seam, or on a scoring board with a seam of one's own. */
@@ -43,12 +44,13 @@ final class TurnedMethod
      * @param MakeUp $wide what the face needs between its folds along the diagonal
      * @param MakeUp $high the same across it
      * @param ?MakeUp $depth of a gusset all round
+     * @param ?TipChoice $tips none where its tips lose only what they must
      */
-    public static function plan(SizingRequest $request, Planning $planning, string $piece, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null): Plan
+    public static function plan(SizingRequest $request, Planning $planning, string $piece, MakeUp $wide, MakeUp $high, ?MakeUp $depth = null, ?TipChoice $tips = null): Plan
     {
         $sheet = self::isPunch($request)
-            ? PunchedSquare::plan($planning, $piece, $wide, $high, $depth)
-            : ScoredSquare::plan($planning, $piece, $wide, $high, self::seam($request), $depth);
+            ? PunchedSquare::plan($planning, $piece, $wide, $high, $depth, $tips)
+            : ScoredSquare::plan($planning, $piece, $wide, $high, self::seam($request), $depth, $tips);
 
         return new Plan($request, $planning->settings(), [$piece => $sheet]);
     }

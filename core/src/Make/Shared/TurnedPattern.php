@@ -11,8 +11,11 @@ use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Geometry\Tolerance;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\Tips;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Sheet\TurnedSquare;
 
@@ -23,9 +26,10 @@ final readonly class TurnedPattern
 
     private TurnedSquare $square;
 
-    private float $sideTrim;
+    /** @var array<string, float> what each flap's tip loses, mm */
+    private array $tips;
 
-    private float $longTrim;
+    private bool $isTopTurnedIn;
 
     private float $rounding;
 
@@ -33,7 +37,8 @@ final readonly class TurnedPattern
     public function __construct(private string $piece, TurnedLayout $layout, SizingRequest $request, private bool $isOpenAbove = false)
     {
         $this->rounding = TurnedWork::rounding($layout, $request);
-        [$this->square, $this->sideTrim, $this->longTrim] = [$layout->square, $layout->sideTrim->toMillimetres(), $layout->longTrim->toMillimetres()];
+        [$this->square, $this->isTopTurnedIn] = [$layout->square, $layout->isTopTurnedIn];
+        $this->tips = array_map(fn (Length $tip): float => $tip->toMillimetres(), $layout->tips);
     }
 
     /** @return list<Join> the side flaps, that lie there when glue is put on the bottom flap that comes over them */
@@ -59,7 +64,7 @@ final readonly class TurnedPattern
     {
         $square = $this->square;
         $builder = (new PatternBuilder)->face(Flap::FRONT, $square->centred($square->width, $square->height));
-        foreach ($this->flaps($this->longTrim) as $flap => $outline) {
+        foreach ($this->flaps($this->tips[Flap::TOP]) as $flap => $outline) {
             $builder->face($flap, $outline, FaceRole::Flap)->hinge(Flap::FRONT, $flap, 180);
         }
 
@@ -105,9 +110,12 @@ final readonly class TurnedPattern
         foreach ($gussets as $flap => $places) {
             $builder->face(Flap::gusset($flap), $this->square->polygon($places), FaceRole::Gusset);
         }
-        foreach ($this->flaps($this->longTrim) as $flap => $outline) {
+        foreach ($this->flaps($this->tips[Flap::TOP]) as $flap => $outline) {
             $gusset = Flap::gusset($flap);
             $builder->face($flap, $outline, FaceRole::Flap)->hinge(Flap::FRONT, $gusset, 90)->hinge($gusset, $flap, 90);
+        }
+        if ($this->isTopTurnedIn && $this->tips[Flap::TOP] > 0.0) {
+            $builder->face(Tips::TOP, $this->square->polygon(array_map(fn (array $p) => [$p[0], $h + $depth(Flap::TOP) + $p[1]], $this->tip(Flap::TOP))), FaceRole::Hem)->hinge(Flap::TOP, Tips::TOP, 180);
         }
         foreach (['left' => Flap::LEFT, 'right' => Flap::RIGHT] as $side => $flap) {
             $builder->face("$side-tab", $this->tab($flap), FaceRole::Tab)
@@ -137,7 +145,7 @@ final readonly class TurnedPattern
     {
         $square = $this->square;
         $side = fn (string $flap, int $out): Polygon => $square->polygon(array_map(
-            fn (array $p) => [$out * ($square->width / 2 + $square->depth($flap) + $p[1]), $p[0]], $this->flap($flap, $this->sideTrim),
+            fn (array $p) => [$out * ($square->width / 2 + $square->depth($flap) + $p[1]), $p[0]], $this->flap($flap, $this->tips[$flap]),
         ));
         $end = fn (string $flap, int $out, float $trim): Polygon => $square->polygon(array_map(
             fn (array $p) => [$p[0], $out * ($square->height / 2 + $square->depth($flap) + $p[1])], $this->flap($flap, $trim),
@@ -145,7 +153,25 @@ final readonly class TurnedPattern
 
         return [
             Flap::LEFT => $side(Flap::LEFT, -1), Flap::RIGHT => $side(Flap::RIGHT, 1),
-            Flap::BOTTOM => $end(Flap::BOTTOM, -1, $this->longTrim), Flap::TOP => $end(Flap::TOP, 1, $topTrim),
+            Flap::BOTTOM => $end(Flap::BOTTOM, -1, $this->tips[Flap::BOTTOM]), Flap::TOP => $end(Flap::TOP, 1, $topTrim),
+        ];
+    }
+
+    /**
+     * A flap's tip beyond where it is turned in.
+     *
+     * @return list<array{float, float}> along the fold from the face's middle and out from it
+     */
+    private function tip(string $flap): array
+    {
+        $square = $this->square;
+        [$half, $tip, $reach, $by] = [$square->width / 2, -$square->offAlong, $square->reach($flap), $this->tips[$flap]];
+        [$end, $far, $near] = [$reach - $by, $reach - ($half - $tip), $reach - ($half + $tip)];
+        [$isFar, $isNear] = array_map(fn (float $at): bool => $at < $end + Tolerance::SAME_POINT_MM, [$far, $near]);
+
+        return [
+            ...($isFar ? [[$tip + $by, $end]] : [[$half, $end], [$half, $far]]), [$tip, $reach],
+            ...($isNear ? [[$tip - $by, $end]] : [[-$half, $near], [-$half, $end]]),
         ];
     }
 
@@ -163,6 +189,8 @@ final readonly class TurnedPattern
         $end = $reach - $trim;
         // Where its edges leave the square: at the end of the fold towards the top or the right, and at the other.
         [$far, $near] = [$reach - ($half - $tip), $reach - ($half + $tip)];
+        // Cut just where its side begins to slant, there is no slanted part.
+        [$far, $near] = array_map(fn (float $at): float => abs($at - $end) < Tolerance::SAME_POINT_MM ? $end : $at, [$far, $near]);
         $isPoint = $trim <= 0.0 && $far < $end && $near < $end;
         // With no notch above, a side flap's fold runs on to the sheet's edge.
         $outline = $isSide && $this->isOpenAbove ? [[-$half, 0.0], [$tip + $reach, 0.0]] : [[-$half, 0.0], [$half, 0.0], ...($far < $end ? [[$half, $far]] : [])];

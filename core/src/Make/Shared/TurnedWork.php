@@ -11,6 +11,7 @@ use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
 use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\Tips;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
@@ -132,6 +133,11 @@ final readonly class TurnedWork
             $names[] = $this->named($flap, FaceRole::Flap, $flap, $out + $this->layout->end($flap) / 10);
             $folds[] = $this->foldOf($flap, $hinge, $this->isDeep() ? 90.0 : 180.0, $flap, $flap);
         }
+        if ($this->bench->knows(Tips::TOP)) {
+            [$one, $two] = array_map(fn (string $edge): Spot => $this->tipEnd($this->bench->line(Tips::TOP), Flap::TOP, $edge)[0], self::TIPS[Flap::TOP]);
+            $names[] = $this->named(Tips::TOP, FaceRole::Hem, Flap::TOP, $this->halfFace(Flap::TOP) + $square->depth(Flap::TOP) + ($this->layout->end(Flap::TOP) + $square->reach(Flap::TOP)) / 2);
+            $folds[] = new FoldOp(180.0, [[Tips::TOP, $one, $two]], Tips::TOP, Flap::TOP);
+        }
         if ($this->isDeep()) {
             foreach (['left' => [Flap::LEFT, -1], 'right' => [Flap::RIGHT, 1]] as $side => [$flap, $way]) {
                 $names[] = $this->name("$side-tab", FaceRole::Tab, $way * ($square->width / 2 + 0.1 * $square->depth($flap)), -$square->height / 2 - 0.05 * min($square->depth(Flap::BOTTOM), $square->width / 2));
@@ -233,7 +239,7 @@ final readonly class TurnedWork
     private function scoring(array $advice): array
     {
         $steps = [];
-        $scores = array_filter($this->piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Score);
+        $scores = array_filter($this->piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Score && $measure->creases !== [Tips::TOP]);
         // The last fold of the face, and with a gusset the one beside it.
         $together = $this->isDeep() ? 2 : 1;
         foreach (array_keys($scores) as $n => $i) {
@@ -299,7 +305,12 @@ final readonly class TurnedWork
     {
         $steps = [];
         foreach ($this->piece->measures as $i => $measure) {
-            if ($measure->kind === MeasureKind::Trim) {
+            if ($measure->creases === [Tips::TOP]) {
+                $on = $this->bench->corner($measure->from, $measure->at->toMillimetres(), 0.0);
+                [$one, $two] = [$this->tipEnd($on, Flap::TOP, self::TIPS[Flap::TOP][0]), $this->tipEnd($on, Flap::TOP, self::TIPS[Flap::TOP][1])];
+                $score = $this->bench->draw(Stroke::Score, Tips::TOP, $on, $one[0], $two[0], $i);
+                $steps[] = $this->step('score/top-tip', Deed::Score, With::ScoringBoard, [$score], self::CORNER_LEFT[$measure->from], $measure->from, about: [Flap::TOP]);
+            } elseif ($measure->kind === MeasureKind::Trim) {
                 $flap = $measure->creases[0];
                 [$upright, $level] = self::TIPS[$flap];
                 $on = $this->bench->corner($measure->from, $measure->at->toMillimetres(), 0.0);
