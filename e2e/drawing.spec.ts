@@ -142,7 +142,7 @@ test('pointing at a figure lights its line, its fits and its step; pointing at a
   await expect(
     page
       .getByRole('listitem')
-      .filter({ hasText: /Punch and score at/ })
+      .filter({ hasText: /punch at/ })
       .first(),
   ).toHaveClass(/bg-live-wash(?!\S)/)
 })

@@ -41,7 +41,7 @@ test('the design goes out and comes back in', async ({ page }, info) => {
 
 test('a true-size template and a fold pattern', async ({ page }) => {
   await openNew(page)
-  const svg = readFileSync(await handOn(page, /SVG/), 'utf8')
+  const svg = readFileSync(await handOn(page, /template \(SVG\)/), 'utf8')
   expect(svg).toContain('width="211.9625mm"')
   expect(svg).toContain('id="score-valley"')
   const fold = JSON.parse(readFileSync(await handOn(page, /FOLD/), 'utf8')) as {
@@ -108,7 +108,7 @@ test('a handout in both systems, with notes: a page to print, and PDF', async ({
   )
   const pdf = await page.pdf({ format: 'A4', printBackground: true })
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
-  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBeLessThanOrEqual(3)
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length).toBeLessThanOrEqual(5)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'PDF, letter' }).click(),
@@ -117,6 +117,33 @@ test('a handout in both systems, with notes: a page to print, and PDF', async ({
   expect(info).toMatch(/612 x 792/)
   await page.getByRole('link', { name: 'Back to the table' }).click()
   await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+})
+
+test('for those who publish: the recipe on the clipboard, and from whom it comes on the handout', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await openNew(page, {}, 'To paste')
+  await page.getByRole('button', { name: 'Hand on' }).click()
+  await page.getByRole('menuitem', { name: 'Notes for the handout' }).click()
+  await page.getByLabel('From whom it comes').fill('Ada of the tern watch')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('status')).toContainText('Kept')
+  await page.getByRole('button', { name: 'Hand on' }).click()
+  await page.getByRole('menuitem', { name: 'Copy the measures as text' }).click()
+  await expect(page.getByRole('alert')).toContainText('Copied')
+  const text = await page.evaluate(() => navigator.clipboard.readText())
+  expect(text).toContain('To paste\nFrom Ada of the tern watch\nEdition 2')
+  expect(text).toContain('1. Cut the sheet to 8 3/16 in × 8 3/16 in.')
+  expect(text).toContain('1. Cut the sheet to 207 mm × 207 mm.')
+  const picture = readFileSync(await handOn(page, /All measures in one picture/), 'utf8')
+  expect(picture).toContain('>8 3/16 in<')
+  await page.goto(page.url() + '/print')
+  await expect(page.getByText('Edition 2 · From Ada of the tern watch')).toBeVisible()
+  await page.getByLabel('What is new since edition').fill('1')
+  await page.getByRole('button', { name: 'Show' }).click()
+  await expect(page.getByText('No measure is another.')).toBeVisible()
 })
 
 test('an odd-shaped tag out of a drawing: its unit asked for, its outline drawn where it lies', async ({ page }) => {

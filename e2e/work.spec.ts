@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { kept, openNew } from './gimbo'
 
@@ -179,4 +180,42 @@ test('corner up: the groove the other corners lie on, and the card laid in befor
   await expect(page.getByText('Lay it in and look.')).toBeVisible()
   await expect(page.getByText(/^Turn/)).toHaveCount(0)
   await expect(page.locator('.step-picture polygon.sp-lit')).toHaveCount(1)
+})
+
+test('a step’s picture: for the left hand with the fence on the right, kept as a file, close up where the cut is small', async ({
+  page,
+}) => {
+  const id = await openNew(page, {
+    make: 'tray-and-lid',
+    holds: { width: '5 3/4 in', height: '4 3/8 in', thickness: '1/2 in' },
+  })
+  await page.goto(`/designs/${id}/work`)
+  await expect(page.getByRole('status')).toContainText('1 of')
+  await page.keyboard.press('PageDown')
+  const picture = page.locator('.step-picture')
+  const fence = picture.locator('rect.sp-fence').first()
+  const sheet = picture.locator('path.sp-sheet').first()
+  const isLeft = async () => ((await fence.boundingBox())?.x ?? 0) < ((await sheet.boundingBox())?.x ?? 0)
+  await expect(fence).toBeVisible()
+  expect(await isLeft()).toBe(true)
+  await page.getByRole('button', { name: 'Right-handed' }).click()
+  await expect.poll(isLeft).toBe(false)
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'Left-handed' })).toBeVisible()
+  for (const [control, begins] of [
+    [page.getByRole('link', { name: 'Picture (SVG)' }), '<svg'],
+    [page.getByRole('button', { name: 'Picture (PNG)' }), '\x89PNG'],
+  ] as const) {
+    const [download] = await Promise.all([page.waitForEvent('download'), control.click()])
+    expect(
+      readFileSync(await download.path())
+        .toString('latin1')
+        .startsWith(begins),
+    ).toBe(true)
+  }
+  // The first corner: what comes off is shaded while it is still there, and the whole sheet stands beside it.
+  for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
+  await expect(page.getByText(/Cut along the score at/)).toBeVisible()
+  await expect(picture.locator('.sp-off')).toHaveCount(2)
+  await expect(picture.locator('.sp-frame')).toHaveCount(1)
 })
