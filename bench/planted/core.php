@@ -109,6 +109,6 @@ return [
     'a punched side at the wrong edge' => ['Make/Shared/TurnedWork.php', "2 => ['left', 'bottom', 'top'], 3", "2 => ['left', 'top', 'bottom'], 3", 'StepsTest'],
     'a notch that takes what another took' => ['Make/Shared/TurnedWork.php', '? [$tip, $this->bench->at($inner, $edge), $this->bench->at($other, $edge), $meeting]', '? [$tip, $this->bench->at($inner, $edge), $this->bench->at($own, $edge)]', 'StepsTest|FollowTest'],
     'a fence turned the wrong way' => ['Make/Shared/GridWork.php', "'left' => 0.0, 'bottom' => 90.0", "'left' => 0.0, 'bottom' => -90.0", 'StepsTest'],
-    'a pouch filled after its sides are glued' => ['Make/CornerPouch/CornerPouch.php', "\$work->fold([Flap::BOTTOM, Flap::LEFT, Flap::RIGHT]),", "\$work->fold([Flap::LEFT, Flap::RIGHT, Flap::BOTTOM]),", 'OrderOfWorkTest'],
+    'a pouch filled after its sides are folded' => ['Make/CornerPouch/CornerPouch.php', "\$work->fold([Flap::BOTTOM], id: 'fold/bottom'),", "\$work->fold([Flap::BOTTOM], id: 'fold/bottom'), \$work->fold([Flap::LEFT, Flap::RIGHT], id: 'fold/sides', isFirst: false),", 'OrderOfWorkTest'],
     'an organizer\'s front glued nowhere' => ['Make/SlopeBox/SlopeBox.php', "self::isOne(\$request) && \$steps[] = \$here->step('glue/front'", "false && \$steps[] = \$here->step('glue/front'", 'WorkTest|GuideTest|StepsTest'],
 ];

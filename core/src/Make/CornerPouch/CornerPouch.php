@@ -132,8 +132,10 @@ final readonly class CornerPouch implements Make
 
         return [
             ...$work->upToFolding(),
-            $work->fold([Flap::BOTTOM, Flap::LEFT, Flap::RIGHT]),
+            // Bottom first, then what it holds, the sides last.
+            $work->fold([Flap::BOTTOM], id: 'fold/bottom'),
             $work->step('fill', Deed::Fill, null, advice: ['fill-before-the-last-flap']),
+            $work->fold([Flap::LEFT, Flap::RIGHT], id: 'fold/sides', isFirst: false),
             $work->glue('glue', With::Tape, $this->joins($figures)),
         ];
     }

@@ -114,11 +114,12 @@ final readonly class TurnedWork
      *
      * @param list<string> $flaps
      * @param list<string> $advice
+     * @param string $id of the first of its folds, which names the front too; another's says more after it
      */
-    public function fold(array $flaps, array $advice = []): WorkStep
+    public function fold(array $flaps, array $advice = [], string $id = 'fold', bool $isFirst = true): WorkStep
     {
         $square = $this->layout->square;
-        $names = [$this->name(Flap::FRONT, FaceRole::Panel, 0.0, 0.0)];
+        $names = $isFirst ? [$this->name(Flap::FRONT, FaceRole::Panel, 0.0, 0.0)] : [];
         $folds = $gussets = [];
         foreach ($flaps as $flap) {
             $hinge = Flap::FRONT;
@@ -146,7 +147,7 @@ final readonly class TurnedWork
             }
         }
 
-        return $this->step('fold', Deed::Fold, With::BoneFolder, [...$names, ...$folds], advice: $advice, about: [...$gussets, ...$flaps]);
+        return $this->step($id, Deed::Fold, With::BoneFolder, [...$names, ...$folds], advice: $advice, about: [...$gussets, ...$flaps]);
     }
 
     /**
