@@ -42,6 +42,9 @@ final class StepPicture
 
     private const FENCE = 26.0;
 
+    /** Nearer than that, two places are one to the eye. */
+    private const SAME_PLACE = 60.0;
+
     private const GAP = 8.0;
 
     private const BIG = 40.0;
@@ -73,6 +76,9 @@ final class StepPicture
 
     /** @var list<array{float, float, float, float, string}> boxes that text stands in, with class and text */
     private array $taken = [];
+
+    /** @var list<array{string, float, float}> what is labelled, by class and text, and where */
+    private array $labelled = [];
 
     private float $cos;
 
@@ -145,6 +151,7 @@ final class StepPicture
         $this->sheet();
         $this->step->do === Deed::Cut && $this->cut($wide, $high);
         $this->done();
+        $this->rail($high);
         $this->step->do === Deed::TryFit && $this->held();
         $this->meets(0);
         $isTool && $measure !== null && $this->readingAt($measure, $wide, $high);
@@ -163,7 +170,7 @@ final class StepPicture
      */
     private function near(float $wide, float $high): ?array
     {
-        if (! in_array($this->step->do, [Deed::CutAway, Deed::Slit, Deed::Round], true)) {
+        if (! in_array($this->step->do, [Deed::CutAway, Deed::Slit, Deed::Round], true) || $this->railCut() !== null) {
             return null;
         }
         $points = [];
@@ -242,6 +249,34 @@ final class StepPicture
                 default => null,
             };
         }
+    }
+
+    /** The cut that is made along the trimmer's rail. */
+    private function railCut(): ?LineOp
+    {
+        foreach ($this->step->ops as $op) {
+            if ($op instanceof LineOp && $op->on->meets !== null) {
+                return $op;
+            }
+        }
+
+        return null;
+    }
+
+    /** The rail, upright along a slanted cut, and how far beside it the corner lies. */
+    private function rail(float $high): void
+    {
+        $cut = $this->railCut();
+        if ($cut === null || $cut->measure === null) {
+            return;
+        }
+        [$x] = $this->px($cut->from->is);
+        $this->box('fence', $this->isLeftHanded ? $x - 14 : $x + 4, -24.0, 10.0, $high + 48);
+        $this->grow($x, -26.0);
+        $this->grow($x, $high + 26);
+        $corner = new Point(str_ends_with((string) $cut->on->corner, 'right') ? $this->before->width : 0.0, str_starts_with((string) $cut->on->corner, 'top') ? $this->before->height : 0.0);
+        $foot = $cut->on->through->plus($cut->on->along->times($corner->minus($cut->on->through)->dot($cut->on->along)));
+        $this->span($foot, $corner, $this->piece()->measures[$cut->measure]->text());
     }
 
     /** The other piece of a join, where there is one. */
@@ -451,7 +486,7 @@ final class StepPicture
             if ($op instanceof AwayOp && $this->step->do !== Deed::Punch) {
                 $this->sizes($op);
             }
-            if ($op instanceof LineOp && $op->measure !== null && ! $isReading) {
+            if ($op instanceof LineOp && $op->measure !== null && ! $isReading && $op->on->meets === null) {
                 $this->label($op->from->is->plus($op->to->is)->times(0.5), $this->piece()->measures[$op->measure]->text(), 'figure');
             }
             if ($op instanceof JoinOp) {
@@ -571,6 +606,13 @@ final class StepPicture
         if ($this->within !== null) {
             [$x, $y] = [max($this->within[0], min($this->within[2], $x)), max($this->within[1], min($this->within[3], $y))];
         }
+        // The same figure at the same place stands once.
+        foreach ($this->labelled as [$known, $px, $py]) {
+            if ($known === "$class $text" && hypot($px - $x, $py - $y) < self::SAME_PLACE) {
+                return;
+            }
+        }
+        $this->labelled[] = ["$class $text", $x, $y];
         $size = self::SMALL * $this->lettering;
         $half = mb_strlen($text) * $size * self::CHARACTER / 2;
         foreach ([[0, -8], [0, $size + 6], [$half + 12, $size / 3], [-$half - 12, $size / 3], [0, -$size - 14], [0, 2 * $size + 12], [$half + 12, -$size], [-$half - 12, -$size], [$half + 12, 1.6 * $size], [-$half - 12, 1.6 * $size], [0, -2 * $size - 20], [0, 3 * $size + 18]] as [$dx, $dy]) {

@@ -164,7 +164,7 @@ final class GoesWithTest extends TestCase
             for ($run = 0; $run < 200; $run++) {
                 $spec = Specs::random($make);
                 // A flap that is cut to a stub has no middle under its liner.
-                unset($spec['options']['topTip']);
+                is_array($spec['options']) && $spec['options'] = array_diff_key($spec['options'], ['topTip' => 1]);
                 $piece = Sizing::ofEverything()->size($spec)->pieces[0];
                 $liner = Liner::of($piece->pattern());
                 if ($liner === null) {
