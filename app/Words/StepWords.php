@@ -224,7 +224,10 @@ final readonly class StepWords
             [$slots['width'], $slots['height']] = array_map($this->figure(...), PartSize::of($op, $state, $this->piece($step->piece)->figures->layout));
         }
 
-        return $this->say("away.{$op->what->value}", $slots);
+        // Round the inner of four little squares, that stays.
+        $isRoundOne = $op->what === Waste::Corner && count($op->ring->corners()) === 6;
+
+        return $this->say($isRoundOne ? 'away.corner.three' : "away.{$op->what->value}", $slots);
     }
 
     /**
