@@ -55,21 +55,22 @@ function Steps({ view }: { view: DesignView }) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const to: Record<string, number> = {
-        ArrowRight: place + 1,
-        PageDown: place + 1,
-        ' ': place + 1,
-        ArrowLeft: place - 1,
-        PageUp: place - 1,
-        Home: 0,
-        End: last,
+      // From where she is by then: a second press may come before the first is drawn.
+      const to: Record<string, (now: number) => number> = {
+        ArrowRight: (now) => now + 1,
+        PageDown: (now) => now + 1,
+        ' ': (now) => now + 1,
+        ArrowLeft: (now) => now - 1,
+        PageUp: (now) => now - 1,
+        Home: () => 0,
+        End: () => last,
       }
       const next = to[event.key]
       if (isTyping(event.target)) return
       if (next === undefined || event.ctrlKey || event.metaKey || event.altKey) return
       if (event.key === ' ' && event.target instanceof HTMLButtonElement) return
       event.preventDefault()
-      put({ place: Math.max(0, Math.min(next, last)) })
+      put((now) => ({ place: Math.max(0, Math.min(next(now.place), last)) }))
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)

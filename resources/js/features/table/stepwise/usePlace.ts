@@ -10,8 +10,10 @@ interface Place {
   place: number
 }
 
+type PlaceChange = Partial<Place> | ((now: Place) => Partial<Place>)
+
 /** Where the maker is in the steps, kept over a reload; from the beginning once the design is another. */
-export function usePlace(view: DesignView): [Place, (place: Partial<Place>) => void] {
+export function usePlace(view: DesignView): [Place, (change: PlaceChange) => void] {
   const key = `gimbo.work.${view.id}`
   const [place, setPlace] = useState<Place>(() => {
     try {
@@ -23,5 +25,5 @@ export function usePlace(view: DesignView): [Place, (place: Partial<Place>) => v
     return { revision: view.revision, order: 'by-piece', place: 0 }
   })
   useEffect(() => localStorage.setItem(key, JSON.stringify(place)), [key, place])
-  return [place, (change) => setPlace((now) => ({ ...now, ...change }))]
+  return [place, (change) => setPlace((now) => ({ ...now, ...(typeof change === 'function' ? change(now) : change) }))]
 }
