@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App;
 
-use App\Models\AppliedEdit;
 use App\Models\Design;
+use App\Models\Revision;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Exchange\ThumbnailWriter;
 use Gimbo\Core\Request\Change;
 use Gimbo\Core\Sizing;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** Keeps designs: every change is sized first and then saved in one transaction, or not at all. */
 final readonly class Drafting
@@ -26,7 +27,7 @@ final readonly class Drafting
         return DB::transaction(function () use ($document, $group, $variantOf): Draft {
             $design = new Design(['revision' => 1, 'group' => $group, 'variant_of' => $variantOf]);
             $draft = $this->shelved($design, $document);
-            $design->revisions()->create(['number' => 1, 'document' => $document->toArray(), 'made_at' => self::now()]);
+            $design->revisions()->create(['number' => 1, 'document' => $document->toArray(), 'made_at' => self::now(), 'change_id' => (string) Str::uuid7()]);
 
             return $draft;
         });
@@ -40,23 +41,26 @@ final readonly class Drafting
     }
 
     /**
-     * Applies the changes as one edit; sent again with the same id it is not done twice.
+     * Applies the changes as one edit.
      *
+     * @param ?int $seen the revision the maker saw as she made it, where that is known
      * @param list<Change> $changes
+     * @param ?string $change the id of what this is part of, where several designs are changed at once
      *
      * @throws InvalidDocument when the outcome is not a design; nothing is saved then
+     * @throws Overtaken when it was undone elsewhere since, and what could be done again there would be lost
      */
-    public function edit(string $id, string $editId, ?string $gesture, array $changes): Draft
+    public function edit(string $id, ?int $seen, ?string $gesture, array $changes, ?string $change = null): Draft
     {
-        return DB::transaction(function () use ($id, $editId, $gesture, $changes): Draft {
+        return DB::transaction(function () use ($id, $seen, $gesture, $changes, $change): Draft {
             $design = Design::query()->findOrFail($id);
-            if (AppliedEdit::query()->insertOrIgnore(['id' => $editId, 'design_id' => $id, 'applied_at' => self::now()]) === 0) {
-                return $this->draft($design);
+            if ($seen !== null && $design->revision < $seen && $design->hasLater()) {
+                throw Overtaken::byUndo();
             }
             $before = $design->toDocument();
             $after = $this->changed($before, $changes);
 
-            return $after->toArray() == $before->toArray() ? $this->draft($design) : $this->revised($design, $after, $gesture);
+            return $after->toArray() == $before->toArray() ? $this->draft($design) : $this->revised($design, $after, $gesture, $change);
         });
     }
 
@@ -77,19 +81,26 @@ final readonly class Drafting
         });
     }
 
-    private function revised(Design $design, DesignDocument $document, ?string $gesture): Draft
+    private function revised(Design $design, DesignDocument $document, ?string $gesture, ?string $change = null): Draft
     {
         if ($gesture === null || $design->gesture !== $gesture) {
             $design->revision++;
             $design->gesture = $gesture;
+            $change ??= (string) Str::uuid7();
         }
+        $change ??= $design->revisions()->where('number', $design->revision)->value('change_id');
         $design->revisions()->where('number', '>=', $design->revision)->delete();
-        $design->revisions()->create(['number' => $design->revision, 'document' => $document->toArray(), 'made_at' => self::now()]);
+        $design->revisions()->create(['number' => $design->revision, 'document' => $document->toArray(), 'made_at' => self::now(), 'change_id' => $change]);
 
         return $this->shelved($design, $document);
     }
 
-    /** Goes from revision $from to the one before (-1) or after (1) it, if that is where the design is and there is one. */
+    /**
+     * Goes from revision $from by so many (back: negative), if that is where the design is and there is one. A change
+     * that other designs share is taken back, or done again, in all of them.
+     *
+     * @throws Overtaken when one of them was changed again since; nothing is done then
+     */
     public function step(string $id, int $from, int $by): Draft
     {
         return DB::transaction(function () use ($id, $from, $by): Draft {
@@ -98,10 +109,22 @@ final readonly class Drafting
             if ($there === null) {
                 return $this->draft($design);
             }
-            $design->fill(['revision' => $there->number, 'document' => $there->document, 'gesture' => null]);
+            $changes = $design->revisions()->whereBetween('number', $by < 0 ? [$from + $by + 1, $from] : [$from + 1, $from + $by])->whereNotNull('change_id')->pluck('change_id');
+            foreach (Revision::query()->whereIn('change_id', $changes)->where('design_id', '!=', $id)->get() as $shared) {
+                $this->moved(Design::withTrashed()->findOrFail($shared->design_id), $by < 0 ? $shared->number : $shared->number - 1, $by);
+            }
 
-            return $this->shelved($design, $design->toDocument());
+            return $this->moved($design, $from, $by);
         });
+    }
+
+    private function moved(Design $design, int $from, int $by): Draft
+    {
+        $there = $design->revision === $from ? $design->revisions()->where('number', $from + $by)->first() : null;
+        $there !== null || throw Overtaken::inAnother();
+        $design->fill(['revision' => $there->number, 'document' => $there->document, 'gesture' => null]);
+
+        return $this->shelved($design, $design->toDocument());
     }
 
     /** @param list<Change> $changes */

@@ -6,9 +6,52 @@ export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 say() { printf '%s\n' "$*"; }
 fail() { printf 'Gimbo: %s\n' "$*" >&2; exit 1; }
 
+# The folder for what only counts while a Gimbo runs, one for each database.
+run_folder() {
+  local database run
+  database=$(realpath -m -- "${GIMBO_DATABASE:-storage/gimbo.sqlite}")
+  run="${TMPDIR:-/tmp}/gimbo-$(id -u)-$(printf '%s' "$database" | cksum | cut -d' ' -f1)"
+  mkdir -p -m 700 "$run" && [ -O "$run" ] || fail "the folder $run is somebody else’s."
+  printf '%s' "$run"
+}
+
+# Debian's servers and PHP's process manager live in sbin.
+PATH=$PATH:/usr/sbin:/sbin
+
+# Some packages bring a service of their own and start it. Gimbo runs what it needs itself: a service that was not there
+# before is neither started nor left to start with the machine.
+without_services() {
+  local policy=/usr/sbin/policy-rc.d is_ours=
+  if [ ! -e "$policy" ]; then
+    printf '#!/bin/sh\nexit 101\n' >"$policy" && chmod 755 "$policy" && is_ours=1
+  fi
+  "$@"
+  local status=$?
+  [ -z "$is_ours" ] || rm -f "$policy"
+  return $status
+}
+
+leave_service_off() {
+  if [ -d /run/systemd/system ]; then
+    systemctl disable --now --quiet "$1" >/dev/null 2>&1 || true
+  else
+    rm -f "/etc/systemd/system/multi-user.target.wants/$1.service"
+  fi
+  update-rc.d "$1" disable >/dev/null 2>&1 || true
+}
+
 # need_packages DEBIAN_PACKAGE=WHAT…: installs the packages whose program, php:extension or python:module is not there.
 need_packages() {
-  local missing=()
+  is_missing "$@" && return 0
+  if ! command -v apt-get >/dev/null 2>&1 || [ "$(id -u)" != 0 ]; then
+    fail "these packages are missing and may not be installed from here. As root, run: apt-get install -y --no-install-recommends ${missing[*]}"
+  fi
+  install_missing
+}
+
+# is_missing …: fails, and sets `missing`, where a package is.
+is_missing() {
+  missing=()
   local pair package program
   for pair in "$@"; do
     package=${pair%%=*} program=${pair#*=}
@@ -19,19 +62,25 @@ need_packages() {
       *) command -v "$program" >/dev/null 2>&1 || missing+=("$package") ;;
     esac
   done
-  [ ${#missing[@]} -eq 0 ] && return 0
-  local install="apt-get install -y --no-install-recommends ${missing[*]}"
-  if ! command -v apt-get >/dev/null 2>&1 || [ "$(id -u)" != 0 ]; then
-    fail "these packages are missing and may not be installed from here. As root, run: $install"
-  fi
+  [ ${#missing[@]} -eq 0 ]
+}
+
+install_missing() {
+  local install="apt-get install -y --no-install-recommends ${missing[*]}" package
   say "Installing ${missing[*]} …"
   local log
   log=$(mktemp)
-  if ! { apt-get update -qq && DEBIAN_FRONTEND=noninteractive $install -qq; } >"$log" 2>&1; then
+  if ! { apt-get update -qq && DEBIAN_FRONTEND=noninteractive without_services $install -qq; } >"$log" 2>&1; then
     tail -n 15 "$log" >&2
     fail "could not install. By hand, as root: $install"
   fi
   rm -f "$log"
+  for package in "${missing[@]}"; do
+    case $package in
+      nginx*) leave_service_off nginx ;;
+      php*-fpm) leave_service_off "$package" ;;
+    esac
+  done
 }
 
 # changed STAMP FILE…: whether any file is newer than the last time the stamp was made from them.

@@ -9,6 +9,9 @@ return [
     // The largest body of a request, in bytes. A design is a few hundred; a drawing that is taken in may be much more.
     'largest_body' => 1536 * 1024,
 
+    // The largest file of everything that is taken back in, in bytes: it is read line by line.
+    'largest_archive' => 512 * 1024 * 1024,
+
     // How long a cutting machine may take to answer, in seconds.
     'cutter_patience' => 2.0,
 

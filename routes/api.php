@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AlternativesController;
+use App\Http\Controllers\BackupController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
@@ -21,19 +22,40 @@ use App\Http\Controllers\StartController;
 use App\Http\Controllers\TrialController;
 use App\Http\Controllers\VariantController;
 use App\Http\Controllers\WorkController;
+use App\Http\Middleware\InOneWrite;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json((object) []));
 Route::get('catalogue', CatalogueController::class);
-Route::post('size', SizingController::class);
-Route::post('starts', StartController::class);
-Route::post('outlines', OutlineController::class);
+
+// What is only asked, in a body, and writes nothing.
+Route::withoutMiddleware(InOneWrite::class)->group(function (): void {
+    Route::post('size', SizingController::class);
+    Route::post('starts', StartController::class);
+    Route::post('outlines', OutlineController::class);
+    Route::post('designs/{design}/missed', MissedController::class);
+    Route::post('library/sizes/preview', [SizesFileController::class, 'preview']);
+    Route::post('trials/notch', [TrialController::class, 'notch']);
+    Route::post('trials/caliper', [TrialController::class, 'caliper']);
+});
+
+// Backups stand beside the database; one is put back in a transaction of its own.
+Route::withoutMiddleware(InOneWrite::class)->group(function (): void {
+    Route::get('backups', [BackupController::class, 'index']);
+    Route::post('backups', [BackupController::class, 'store']);
+    Route::post('backups/take-in', [BackupController::class, 'takeIn']);
+    Route::get('backups/{backup}', [BackupController::class, 'show']);
+    Route::post('backups/{backup}/restore', [BackupController::class, 'restore']);
+    Route::get('everything.jsonl', [BackupController::class, 'everything']);
+});
+Route::post('backups/{backup}/designs/{id}', [BackupController::class, 'fetch']);
 
 Route::get('designs', [DesignController::class, 'index']);
 Route::post('designs', [DesignController::class, 'store']);
 Route::post('designs/import', ImportController::class);
 Route::get('designs/archive', [DesignController::class, 'archive']);
 Route::get('designs/{design}', [DesignController::class, 'show']);
+Route::get('designs/{design}/now', [DesignController::class, 'now']);
 Route::patch('designs/{design}', [DesignController::class, 'update']);
 Route::delete('designs/{design}', [DesignController::class, 'destroy']);
 Route::post('designs/{design}/restore', [DesignController::class, 'restore'])->withTrashed();
@@ -43,8 +65,7 @@ Route::get('designs/{design}/picture', PictureController::class);
 Route::get('designs/{design}/alternatives', AlternativesController::class);
 Route::get('designs/{design}/work', [WorkController::class, 'pictures']);
 Route::get('designs/{design}/steps/{number}.svg', [WorkController::class, 'picture'])->whereNumber('number');
-Route::post('designs/{design}/missed', MissedController::class);
-Route::post('designs/{design}/edits', [EditController::class, 'store']);
+Route::post('designs/{design}/edits', [EditController::class, 'store'])->name('edit');
 Route::post('designs/{design}/undo', [EditController::class, 'undo']);
 Route::post('designs/{design}/redo', [EditController::class, 'redo']);
 
@@ -61,17 +82,16 @@ Route::delete('designs/{design}/variants/{variant}', [VariantController::class, 
 
 Route::get('library', [LibraryController::class, 'index']);
 Route::get('library/sizes.csv', [SizesFileController::class, 'write']);
-Route::post('library/sizes/preview', [SizesFileController::class, 'preview']);
 Route::post('library/sizes/take', [SizesFileController::class, 'take']);
 Route::post('library/{kind}', [LibraryController::class, 'store']);
 Route::put('library/{kind}/{entry}', [LibraryController::class, 'update']);
 Route::delete('library/{kind}/{entry}', [LibraryController::class, 'destroy']);
-Route::post('trials/notch', [TrialController::class, 'notch']);
-Route::post('trials/caliper', [TrialController::class, 'caliper']);
 
 Route::post('designs/{design}/cutting', [CuttingController::class, 'store']);
 Route::get('cutting', [CuttingController::class, 'index']);
 Route::post('cutting/{job}/again', [CuttingController::class, 'again']);
+Route::post('cutting/{job}/go-on', [CuttingController::class, 'goOn']);
+Route::post('cutting/{job}/wish', [CuttingController::class, 'wish']);
 Route::delete('cutting/{job}', [CuttingController::class, 'destroy']);
 
 Route::get('designs/{design}/design.json', [HandOnController::class, 'json']);

@@ -36,10 +36,22 @@ final class CutterTrouble extends RuntimeException
         return new self('cutter.no-paper');
     }
 
+    /** It says what no machine says that was asked how it is. */
+    public static function babbles(): self
+    {
+        return new self('cutter.babbles');
+    }
+
     /** It went away in the middle of the job. */
     public static function gone(): self
     {
         return new self('cutter.gone');
+    }
+
+    /** Gimbo itself was stopped before the job was begun. */
+    public static function notBegun(): self
+    {
+        return new self('cutter.not-begun');
     }
 
     /** Gimbo itself was stopped in the middle of the job. */

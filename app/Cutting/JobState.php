@@ -9,6 +9,7 @@ enum JobState: string
 {
     case Waiting = 'waiting';
     case Sending = 'sending';
+    case Stopped = 'stopped';
     case Done = 'done';
     case Failed = 'failed';
 }

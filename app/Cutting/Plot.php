@@ -49,6 +49,12 @@ final class Plot
         }
     }
 
+    /** What is not a whole instruction yet is forgotten. */
+    public function abort(): void
+    {
+        $this->rest = '';
+    }
+
     /** How long it takes, in seconds. */
     public function seconds(): float
     {
@@ -66,12 +72,28 @@ final class Plot
         return $length;
     }
 
-    /** @return array{strokes: int, scored: float, cut: float, travel: float, seconds: float, outside: list<array{float, float}>, finished: bool} lengths in millimetres */
+    /** Millimetres the tool went over again along a line it had drawn. */
+    public function twice(): float
+    {
+        [$seen, $twice] = [[], 0.0];
+        foreach ($this->strokes as ['pen' => $pen, 'from' => $from, 'to' => $to]) {
+            $ends = [sprintf('%.3F,%.3F', ...$from), sprintf('%.3F,%.3F', ...$to)];
+            sort($ends);
+            $line = implode(' ', [$pen, ...$ends]);
+            isset($seen[$line]) && $twice += hypot($to[0] - $from[0], $to[1] - $from[1]);
+            $seen[$line] = true;
+        }
+
+        return $twice;
+    }
+
+    /** @return array{strokes: int, scored: float, cut: float, travel: float, seconds: float, outside: list<array{float, float}>, finished: bool, down: bool, twice: float} lengths in millimetres */
     public function report(): array
     {
         return [
             'strokes' => count($this->strokes), 'scored' => round($this->drawn(HpglFile::SCORING), 2), 'cut' => round($this->drawn(HpglFile::CUTTING), 2),
             'travel' => round($this->travelUp, 2), 'seconds' => round($this->seconds(), 1), 'outside' => $this->outside, 'finished' => $this->isFinished,
+            'down' => $this->isDown && $this->pen > 0, 'twice' => round($this->twice(), 2),
         ];
     }
 

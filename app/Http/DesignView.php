@@ -21,8 +21,13 @@ final readonly class DesignView
     {
     }
 
+    public function answer(Draft $draft, int $status = 200): DesignAnswer
+    {
+        return new DesignAnswer($draft->design->id, $this->of($draft), $status);
+    }
+
     /** @return array<string, mixed> */
-    public function of(Draft $draft): array
+    private function of(Draft $draft): array
     {
         $design = $draft->design;
 
@@ -32,8 +37,9 @@ final readonly class DesignView
             'notes' => $draft->document->notes,
             'by' => $draft->document->by,
             'revision' => $design->revision,
+            'mark' => $design->mark(),
             'canUndo' => $design->revision > 1,
-            'canRedo' => $design->revisions()->where('number', '>', $design->revision)->exists(),
+            'canRedo' => $design->hasLater(),
             'savedAt' => $design->saved_at,
             'spec' => $draft->document->spec,
             'fields' => (object) $this->fields($draft->sized),

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Overtaken;
+use App\Store\Store;
+use App\Store\StoreTrouble;
 use App\Words\Words;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
@@ -17,10 +21,20 @@ use Throwable;
 /** How errors leave the API: always `{"errors": [{"at": pointer, "message": sentence}]}`. */
 final class Errors
 {
+    /** The status where the store is the trouble, where it is another than 503. */
+    private const STORE = ['store.full' => 507, 'store.no-backup' => 404, 'store.foreign-file' => 422, 'store.newer-file' => 422, 'store.torn-file' => 422, 'store.cutting' => 409];
+
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport(InvalidDocument::class);
+        $exceptions->dontReport([InvalidDocument::class, Overtaken::class]);
+        $exceptions->report(fn (Throwable $error) => ! self::isToldOfStore($error));
         $exceptions->render(fn (InvalidDocument $error) => self::answer(422, $error));
+        $exceptions->render(fn (Overtaken $error) => self::said(409, $error->reason));
+        $exceptions->render(function (Throwable $error): ?JsonResponse {
+            $trouble = self::storeTrouble($error);
+
+            return $trouble === null ? null : self::said(self::STORE[$trouble->reason] ?? 503, $trouble->reason, $trouble->params);
+        });
         $exceptions->render(fn (NotFoundHttpException $error) => $error->getPrevious() instanceof ModelNotFoundException
             ? self::said(404, 'request.unknown-design') : self::said(404, 'request.unknown-address'));
         $exceptions->render(fn (HttpExceptionInterface $error) => match ($error->getStatusCode()) {
@@ -41,5 +55,20 @@ final class Errors
     public static function said(int $status, string $code, array $params = []): JsonResponse
     {
         return self::answer($status, InvalidDocument::at('', Reason::of($code, $params)));
+    }
+
+    /** What ails the store, where that is behind the error; a damaged one is marked, so that nothing more is written to it. */
+    private static function storeTrouble(Throwable $error): ?StoreTrouble
+    {
+        $trouble = $error instanceof PDOException || $error instanceof StoreTrouble ? StoreTrouble::behind($error) : null;
+        $trouble?->reason === 'store.damaged' && ! $error instanceof StoreTrouble && Store::current()->markDamaged();
+
+        return $trouble;
+    }
+
+    /** Waiting in vain for the lock is no fault to write down; all others are, once each. */
+    private static function isToldOfStore(Throwable $error): bool
+    {
+        return $error instanceof PDOException && StoreTrouble::behind($error)?->reason === 'store.busy' || $error instanceof StoreTrouble;
     }
 }

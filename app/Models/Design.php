@@ -42,6 +42,18 @@ final class Design extends Model
         return $this->hasMany(Revision::class);
     }
 
+    /** Whether there is something that redo goes on to. */
+    public function hasLater(): bool
+    {
+        return $this->revisions()->where('number', '>', $this->revision)->exists();
+    }
+
+    /** Another one, whenever anything of the design is another. */
+    public function mark(): string
+    {
+        return $this->revision.'-'.substr(hash('xxh128', (string) json_encode($this->document)), 0, 16);
+    }
+
     /** @return HasMany<self, $this> */
     public function variants(): HasMany
     {

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $number
  * @property array<string, mixed> $document
  * @property string $made_at ISO 8601, UTC; empty for those made before it was noted
+ * @property ?string $change_id what made it; other designs that were changed with it have it too
  */
 final class Revision extends Model
 {

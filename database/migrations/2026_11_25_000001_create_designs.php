@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::create('designs', function (Blueprint $table): void {
+        Schema::hasTable('designs') || Schema::create('designs', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             // The revision the maker sees; those after it are what redo goes back to.
             $table->unsignedInteger('revision');
@@ -26,7 +26,7 @@ return new class extends Migration {
             $table->index(['deleted_at', 'saved_at']);
         });
 
-        Schema::create('revisions', function (Blueprint $table): void {
+        Schema::hasTable('revisions') || Schema::create('revisions', function (Blueprint $table): void {
             $table->id();
             $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();
             $table->unsignedInteger('number');
@@ -34,7 +34,7 @@ return new class extends Migration {
             $table->unique(['design_id', 'number']);
         });
 
-        Schema::create('applied_edits', function (Blueprint $table): void {
+        Schema::hasTable('applied_edits') || Schema::create('applied_edits', function (Blueprint $table): void {
             // A retry after a lost answer must not apply twice.
             $table->uuid('id')->primary();
             $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();

@@ -9,18 +9,18 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('designs', function (Blueprint $table): void {
+        Schema::hasColumn('designs', 'variant_of') || Schema::table('designs', function (Blueprint $table): void {
             // Designs of one project stand together on the shelf.
             $table->string('group')->default('');
             // A version that is compared with another design stands beside it, not on the shelf.
             $table->uuid('variant_of')->nullable()->index();
         });
 
-        Schema::table('revisions', function (Blueprint $table): void {
+        Schema::hasColumn('revisions', 'made_at') || Schema::table('revisions', function (Blueprint $table): void {
             $table->string('made_at', 24)->default('');
         });
 
-        Schema::create('points', function (Blueprint $table): void {
+        Schema::hasTable('points') || Schema::create('points', function (Blueprint $table): void {
             // A state of a design the maker gave a name, so that she finds it again whatever is undone.
             $table->uuid('id')->primary();
             $table->foreignUuid('design_id')->constrained()->cascadeOnDelete();
@@ -29,7 +29,7 @@ return new class extends Migration {
             $table->string('made_at', 24);
         });
 
-        Schema::create('entries', function (Blueprint $table): void {
+        Schema::hasTable('entries') || Schema::create('entries', function (Blueprint $table): void {
             // The maker's own sizes, tools and papers.
             $table->uuid('id')->primary();
             $table->string('kind', 16)->index();

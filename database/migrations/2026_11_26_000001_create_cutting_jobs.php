@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::create('cutting_jobs', function (Blueprint $table): void {
+        Schema::hasTable('cutting_jobs') || Schema::create('cutting_jobs', function (Blueprint $table): void {
             // What goes to a cutting machine, kept until the maker takes it away, whatever the machine does.
             $table->uuid('id')->primary();
             $table->string('name');
@@ -24,7 +24,7 @@ return new class extends Migration {
             $table->string('touched_at', 24);
         });
 
-        Schema::create('jobs', function (Blueprint $table): void {
+        Schema::hasTable('jobs') || Schema::create('jobs', function (Blueprint $table): void {
             // The framework's queue.
             $table->id();
             $table->string('queue')->index();

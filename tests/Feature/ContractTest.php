@@ -33,10 +33,13 @@ final class ContractTest extends TestCase
             $this->assertAnswers('WorkPictures', $this->getJson("/api/designs/$id/work?order=by-tool&hand=left")->assertOk());
             $this->assertAnswers('Variants', $this->getJson("/api/designs/$id/variants")->assertOk());
         }
+        $this->assertAnswers('Now', $this->getJson("/api/designs/$id/now")->assertOk());
         config(['gimbo.stand_in.port' => 1]);
         $this->assertAnswers('CuttingJobs', $this->postJson("/api/designs/$id/cutting")->assertCreated());
         $job = $this->getJson('/api/cutting')->json('jobs.0.id');
         assert(is_string($job));
+        $this->assertAnswers('CuttingJob', $this->postJson("/api/cutting/$job/wish", ['wish' => 'stop'])->assertOk());
+        $this->assertAnswers('CuttingJob', $this->postJson("/api/cutting/$job/go-on")->assertOk());
         $this->assertAnswers('CuttingJob', $this->postJson("/api/cutting/$job/again")->assertOk());
         $this->assertAnswers('Cutting', $this->getJson('/api/cutting')->assertOk());
         $this->assertAnswers('Outline', $this->postJson('/api/outlines', ['file' => '<svg xmlns="http://www.w3.org/2000/svg" width="9mm"><rect width="9" height="5"/></svg>'])->assertOk());
@@ -57,7 +60,7 @@ final class ContractTest extends TestCase
     public function test_every_address_is_in_the_contract(): void
     {
         $promised = array_keys((array) (self::contract()->paths ?? []));
-        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/recipe.txt', '/designs/{design}/measures.svg', '/designs/{design}/template.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv'];
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/recipe.txt', '/designs/{design}/measures.svg', '/designs/{design}/template.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv', '/everything.jsonl'];
         $real = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);

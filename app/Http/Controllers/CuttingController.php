@@ -8,7 +8,7 @@ use App\Cutting\Cutters;
 use App\Cutting\CutterTrouble;
 use App\Cutting\JobState;
 use App\Cutting\Machine;
-use App\Cutting\SendJob;
+use App\Cutting\Wish;
 use App\Drafting;
 use App\Http\JsonBody;
 use App\Models\CuttingJob;
@@ -21,14 +21,10 @@ use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Exchange\ThumbnailWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 
 /** Jobs for cutting machines: made from a design, sent one after another, kept until they are taken away. */
 final readonly class CuttingController
 {
-    /** A job of which nothing was heard for so long while it was being sent was cut off, in seconds. */
-    private const SILENCE = 30;
-
     public function __construct(private Drafting $drafting, private Words $words)
     {
     }
@@ -62,36 +58,53 @@ final readonly class CuttingController
             ]));
         }
         $in->throwProblems();
-        $jobs = DB::transaction(function () use ($design, $chosen, $machine): array {
-            $jobs = [];
-            foreach ($chosen as $piece) {
-                for ($copy = 0; $copy < $piece->count; $copy++) {
-                    $jobs[] = CuttingJob::query()->create([
-                        'name' => $design->name, 'piece' => $piece->id, 'cutter' => $machine->address(),
-                        'drawing' => ThumbnailWriter::write($piece), 'instructions' => HpglFile::write($piece, $machine->turns($piece) === true),
-                        'state' => JobState::Waiting, 'sent' => 0, 'made_at' => Drafting::now(), 'touched_at' => Drafting::now(),
-                    ]);
-                }
+        $jobs = [];
+        foreach ($chosen as $piece) {
+            for ($copy = 0; $copy < $piece->count; $copy++) {
+                $jobs[] = CuttingJob::query()->create([
+                    'name' => $design->name, 'piece' => $piece->id, 'cutter' => $machine->address(),
+                    'drawing' => ThumbnailWriter::write($piece), 'instructions' => HpglFile::write($piece, $machine->turns($piece) === true),
+                    'state' => JobState::Waiting, 'sent' => 0, 'made_at' => Drafting::now(), 'touched_at' => Drafting::now(),
+                ]);
             }
-
-            return $jobs;
-        });
-        array_map(fn (CuttingJob $job) => SendJob::dispatch($job->id), $jobs);
+        }
 
         return new JsonResponse(['jobs' => array_map(fn (CuttingJob $job) => $this->view($job->refresh()), $jobs)], 201);
     }
 
-    /** Sends a job that failed, or was done, once more. */
+    /** Sends a job that was broken off, or was done, once more. */
     public function again(CuttingJob $job): JsonResponse
     {
-        if (! in_array($job->state, [JobState::Waiting, JobState::Sending], true) || $this->isCutOff($job)) {
-            $job->update(['state' => JobState::Waiting, 'sent' => 0, 'reason' => null, 'touched_at' => Drafting::now()]);
-            SendJob::dispatch($job->id);
+        $this->isAtRest($job) && $job->wait(goesOn: false);
+
+        return new JsonResponse($this->view($job->refresh()));
+    }
+
+    /** Sends the rest of a job that was broken off, from where the machine had got. */
+    public function goOn(CuttingJob $job): JsonResponse
+    {
+        $this->isAtRest($job) && $job->wait(goesOn: true);
+
+        return new JsonResponse($this->view($job->refresh()));
+    }
+
+    /** `{"wish": "pause" | "go-on" | "stop"}` of a job under way; one that still waits is stopped at once. */
+    public function wish(CuttingJob $job, Request $request): JsonResponse
+    {
+        $in = new FieldReader(JsonBody::of($request)->value);
+        $in->allowOnly('', ['wish']);
+        $wish = Wish::from($in->choice('/wish', [Wish::GoOn->value, Wish::Pause->value, Wish::Stop->value], Wish::Stop->value));
+        $in->throwProblems();
+        if ($job->state === JobState::Waiting && $wish === Wish::Stop) {
+            $job->update(['state' => JobState::Stopped, 'touched_at' => Drafting::now()]);
+        } elseif ($job->state === JobState::Sending) {
+            $job->update(['asked' => $wish->value]);
         }
 
         return new JsonResponse($this->view($job->refresh()));
     }
 
+    /** Taken away; what is being sent of it stops at the end of its line, tool up. */
     public function destroy(CuttingJob $job): JsonResponse
     {
         $job->delete();
@@ -99,22 +112,26 @@ final readonly class CuttingController
         return new JsonResponse((object) []);
     }
 
+    private function isAtRest(CuttingJob $job): bool
+    {
+        return ! in_array($job->state, [JobState::Waiting, JobState::Sending], true) || $job->isCutOff();
+    }
+
     /** @return array<string, mixed> */
     private function view(CuttingJob $job): array
     {
-        [$state, $reason] = $this->isCutOff($job) ? [JobState::Failed, CutterTrouble::interrupted()->reason] : [$job->state, $job->reason];
+        if ($job->isCutOff()) {
+            $job->fill(['state' => JobState::Failed, 'reason' => CutterTrouble::interrupted()->reason]);
+        }
+        $said = ['cutter' => $job->cutter['name'], 'address' => $job->cutter['host'].':'.$job->cutter['port']];
 
         return [
-            'id' => $job->id, 'name' => $job->name, 'piece' => $job->piece, 'cutter' => $job->cutter['name'],
-            'address' => $job->cutter['host'].':'.$job->cutter['port'], 'drawing' => $job->drawing, 'state' => $state->value,
-            'share' => $state === JobState::Done ? 1.0 : round($job->sent / max(1, strlen($job->instructions)), 3),
-            'trouble' => $reason === null ? null : $this->words->sentence($reason, ['cutter' => $job->cutter['name'], 'address' => $job->cutter['host'].':'.$job->cutter['port']]),
+            'id' => $job->id, 'name' => $job->name, 'piece' => $job->piece, 'cutter' => $said['cutter'], 'address' => $said['address'],
+            'drawing' => $job->drawing, 'state' => $job->state->value, 'wish' => $job->state === JobState::Sending ? ($job->asked ?? Wish::GoOn->value) : null,
+            'canGoOn' => $job->canGoOn(),
+            'share' => $job->state === JobState::Done ? 1.0 : round($job->sent / max(1, strlen($job->instructions)), 3),
+            'trouble' => $job->reason === null ? null : $this->words->sentence($job->reason, $said),
             'madeAt' => $job->made_at,
         ];
-    }
-
-    private function isCutOff(CuttingJob $job): bool
-    {
-        return $job->state === JobState::Sending && strtotime($job->touched_at) < time() - self::SILENCE;
     }
 }

@@ -36,12 +36,18 @@ final readonly class DesignController
         $body = JsonBody::of($request)->object();
         $draft = $this->drafting->start(DesignDocument::of($body['name'] ?? null, (array) ($body['spec'] ?? [])));
 
-        return new JsonResponse($this->view->of($draft), 201);
+        return $this->view->answer($draft, 201);
     }
 
     public function show(Design $design): JsonResponse
     {
-        return new JsonResponse($this->view->of($this->drafting->draft($design)));
+        return $this->view->answer($this->drafting->draft($design));
+    }
+
+    /** Which state it is in: what is asked again and again by those who show it. */
+    public function now(Design $design): JsonResponse
+    {
+        return new JsonResponse(['revision' => $design->revision, 'mark' => $design->mark()]);
     }
 
     public function copy(Design $design, Request $request): JsonResponse
@@ -49,7 +55,7 @@ final readonly class DesignController
         $name = JsonBody::of($request)->object()['name'] ?? null;
         $copy = $this->drafting->start($design->toDocument()->named($name), $design->group);
 
-        return new JsonResponse($this->view->of($copy), 201);
+        return $this->view->answer($copy, 201);
     }
 
     /** `{"name": …}` or `{"group": …}`: a name is a change like any, a group is where it stands; an empty one takes it out. */

@@ -8,6 +8,7 @@ use App\Drafting;
 use App\Http\ChangeList;
 use App\Http\DesignView;
 use App\Http\JsonBody;
+use App\Http\Middleware\InOneWrite;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Illuminate\Http\JsonResponse;
@@ -20,18 +21,26 @@ final readonly class EditController
     {
     }
 
-    /** `{"id": uuid, "gesture": text|null, "changes": [{"at": pointer, "to": value} | {"at": pointer, "nudge": steps}]}` */
+    /** No design has so many revisions. */
+    public const MOST_REVISIONS = 0x7FFFFFFF;
+
+    /**
+     * `{"id": uuid, "revision": n|null, "gesture": text|null, "changes": [{"at": pointer, "to": value} | {"at": pointer, "nudge": steps}]}`
+     *
+     * The revision is the one the maker saw; the id is the request's, for it may be sent again.
+     */
     public function store(Request $request, string $design): JsonResponse
     {
         $body = JsonBody::of($request)->object();
         $id = $body['id'] ?? null;
-        if (! is_string($id) || preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/', $id) !== 1) {
+        if (! is_string($id) || ! InOneWrite::isUuid($id)) {
             throw InvalidDocument::at('/id', Reason::of('edit.id'));
         }
         $gesture = $body['gesture'] ?? null;
-        $edited = $this->drafting->edit($design, $id, is_string($gesture) ? mb_substr($gesture, 0, 64) : null, ChangeList::read($body['changes'] ?? null));
+        $seen = isset($body['revision']) ? self::revision($body, '/revision') : null;
+        $edited = $this->drafting->edit($design, $seen, is_string($gesture) ? mb_substr($gesture, 0, 64) : null, ChangeList::read($body['changes'] ?? null));
 
-        return new JsonResponse($this->view->of($edited));
+        return $this->view->answer($edited);
     }
 
     /** `{"revision": n}`: one step back from revision n; from any other the answer is the design as it is, so that a repeated request does no harm. */
@@ -47,11 +56,23 @@ final readonly class EditController
 
     private function step(Request $request, string $design, int $by): JsonResponse
     {
-        $from = JsonBody::of($request)->object()['revision'] ?? null;
-        if (! is_int($from)) {
-            throw InvalidDocument::at('/revision', Reason::of('edit.revision'));
+        $from = self::revision(JsonBody::of($request)->object(), '/revision');
+
+        return $this->view->answer($this->drafting->step($design, $from, $by));
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @throws InvalidDocument where there is none
+     */
+    public static function revision(array $body, string $at): int
+    {
+        $number = $body[substr($at, 1)] ?? null;
+        if (! is_int($number) || $number < 1 || $number > self::MOST_REVISIONS) {
+            throw InvalidDocument::at($at, Reason::of('edit.revision'));
         }
 
-        return new JsonResponse($this->view->of($this->drafting->step($design, $from, $by)));
+        return $number;
     }
 }

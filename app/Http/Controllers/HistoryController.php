@@ -9,8 +9,6 @@ use App\Http\DesignView;
 use App\Http\JsonBody;
 use App\Models\Design;
 use App\Models\Point;
-use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Request\SpecDiff;
 use Illuminate\Http\JsonResponse;
@@ -48,12 +46,9 @@ final readonly class HistoryController
     public function go(Request $request, string $design): JsonResponse
     {
         $body = JsonBody::of($request)->object();
-        [$from, $to] = [$body['revision'] ?? null, $body['to'] ?? null];
-        if (! is_int($from) || ! is_int($to)) {
-            throw InvalidDocument::at(is_int($from) ? '/to' : '/revision', Reason::of('edit.revision'));
-        }
+        [$from, $to] = [EditController::revision($body, '/revision'), EditController::revision($body, '/to')];
 
-        return new JsonResponse($this->view->of($this->drafting->step($design, $from, $to - $from)));
+        return $this->view->answer($this->drafting->step($design, $from, $to - $from));
     }
 
     /** `{"name": …}`: gives the design as it is now a name. */
@@ -70,7 +65,7 @@ final readonly class HistoryController
     {
         $there = Point::query()->where('design_id', $design->id)->findOrFail($point);
 
-        return new JsonResponse($this->view->of($this->drafting->become($design->id, Design::document($there->document))));
+        return $this->view->answer($this->drafting->become($design->id, Design::document($there->document)));
     }
 
     public function forget(Design $design, string $point): JsonResponse

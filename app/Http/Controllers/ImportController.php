@@ -19,6 +19,6 @@ final class ImportController
     {
         $document = DesignDocument::read(JsonBody::of($request)->value, $sizing);
 
-        return new JsonResponse($view->of($drafting->start($document)), 201);
+        return $view->answer($drafting->start($document), 201);
     }
 }

@@ -32,7 +32,7 @@ final readonly class VariantController
             throw InvalidDocument::at('', Reason::of('variants.enough', ['most' => self::MOST]));
         }
 
-        return new JsonResponse($this->view->of($this->drafting->start($design->toDocument(), variantOf: $design->id)), 201);
+        return $this->view->answer($this->drafting->start($design->toDocument(), variantOf: $design->id), 201);
     }
 
     /** Keeps one: the design becomes what that version is, and the comparing is over. */
@@ -40,7 +40,7 @@ final readonly class VariantController
     {
         $kept = $design->variants()->findOrFail($variant);
 
-        return new JsonResponse($this->view->of($this->drafting->keep($design, $kept)));
+        return $this->view->answer($this->drafting->keep($design, $kept));
     }
 
     public function destroy(Design $design, string $variant): JsonResponse

@@ -11,6 +11,9 @@ final class Curve
 {
     private const MOST_PIECES = 500;
 
+    /** Radians; an arc in finer pieces has more of them than it may. */
+    private const FINEST = 1e-6;
+
     /**
      * A Bézier curve of degree 2 or 3 without its first point, in as many pieces as its second differences ask for
      * (Wang 1984; in Farin, Curves and Surfaces for CAGD, from memory).
@@ -49,7 +52,7 @@ final class Curve
     {
         $radius = max($radiusX, $radiusY, $tolerance);
         // A chord is farthest from its arc in the middle, by radius × (1 − cos half the angle).
-        $pieces = self::pieces(abs($sweep) / (2 * acos(max(-1.0, 1 - $tolerance / $radius))));
+        $pieces = self::pieces(abs($sweep) / max(self::FINEST, 2 * acos(max(-1.0, 1 - $tolerance / $radius))));
         $arc = [];
         for ($i = 0; $i <= $pieces; $i++) {
             $angle = $from + $sweep * $i / $pieces;
@@ -62,6 +65,6 @@ final class Curve
 
     private static function pieces(float $asked): int
     {
-        return max(1, min(self::MOST_PIECES, (int) ceil($asked)));
+        return (int) max(1, min(self::MOST_PIECES, is_nan($asked) ? 1 : ceil($asked)));
     }
 }

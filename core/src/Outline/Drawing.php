@@ -6,12 +6,16 @@ namespace Gimbo\Core\Outline;
 
 use Closure;
 use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
 
 /** A drawing as it was read: how large its unit is, and its strokes once that is known. */
 final readonly class Drawing
 {
     /** Straight pieces of all its curves together. */
-    private const MOST_PIECES = 200_000;
+    private const MOST_PIECES = 100_000;
+
+    /** What lies farther from a drawing's origin was not drawn by anybody: a kilometre. */
+    private const FARTHEST_MM = 1e6;
 
     /**
      * @param ?float $scale millimetres of one of its units; null where it does not say
@@ -32,6 +36,10 @@ final readonly class Drawing
         foreach (($this->draw)($scale) as $stroke) {
             $points += count($stroke->points);
             OutlineFile::keepWithin($points, self::MOST_PIECES);
+            foreach ($stroke->points as $point) {
+                // Also where it is no number at all.
+                abs($point->x) <= self::FARTHEST_MM && abs($point->y) <= self::FARTHEST_MM || throw InvalidDocument::at('/file', Reason::of('outline.far'));
+            }
             $strokes[] = $stroke;
         }
 

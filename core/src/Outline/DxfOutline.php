@@ -22,6 +22,9 @@ final class DxfOutline
 
     private const READ = [...DxfShape::ENTITIES, 'INSERT'];
 
+    /** Of the file: some thirty for each line it draws. */
+    private const MOST_LINES = 400_000;
+
     /** How deep blocks may lie in one another; one that holds itself goes no deeper either. */
     private const DEEPEST = 12;
 
@@ -89,7 +92,8 @@ final class DxfOutline
     /** @return iterable<array{int, string}> group codes with their values */
     private static function pairs(string $file): iterable
     {
-        $lines = preg_split('/\r\n|\r|\n/', $file) ?: [];
+        $lines = preg_split('/\r\n|\r|\n/', $file, self::MOST_LINES + 1) ?: [];
+        OutlineFile::keepWithin(count($lines), self::MOST_LINES);
         for ($i = 0; $i + 1 < count($lines); $i += 2) {
             $code = trim($lines[$i]);
             preg_match('/^-?\d{1,4}$/', $code) === 1 || throw InvalidDocument::at('/file', Reason::of('outline.dxf', ['line' => $i + 1]));
@@ -126,7 +130,7 @@ final class DxfOutline
     /** @return iterable<Transform> where a block is put in: once, or in rows and columns */
     private function places(DxfEntity $insert): iterable
     {
-        [$columns, $rows] = [max(1, (int) $insert->number(70, 1.0)), max(1, (int) $insert->number(71, 1.0))];
+        [$columns, $rows] = [self::times($insert->number(70, 1.0)), self::times($insert->number(71, 1.0))];
         OutlineFile::keepWithin($columns * $rows);
         $base = ($this->blocks[(string) $insert->get(2)] ?? [])[0] ?? null;
         $at = $insert->isFromBelow() ? Transform::mirrored() : Transform::none();
@@ -137,5 +141,10 @@ final class DxfOutline
                 ->after(Transform::stretched($insert->number(41, 1.0), $insert->number(42, 1.0)))
                 ->after(Transform::moved(($base?->point(10) ?? new Point(0, 0))->times(-1)));
         }
+    }
+
+    private static function times(float $said): int
+    {
+        return (int) max(1, min(OutlineFile::MOST_POINTS + 1, $said));
     }
 }

@@ -52,6 +52,8 @@ final readonly class Outline
             throw InvalidDocument::at('/file', Reason::of('outline.size', ['most' => (int) self::LARGEST_MM]));
         }
         $simple = Simpler::ring($points, self::TRUE_TO_MM, Limit::OUTLINE_POINTS);
+        // What goes to and fro so often has no outline of its own at so few corners.
+        count($simple) > 2 || throw InvalidDocument::at('/file', Reason::of('outline.too-much', ['most' => Limit::OUTLINE_POINTS]));
 
         return new self(array_map(fn (Point $p) => new Point(round($p->x - $left, self::DECIMALS), round($p->y - $bottom, self::DECIMALS)), $simple), self::meant($wide), self::meant($high));
     }

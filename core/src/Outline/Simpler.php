@@ -6,60 +6,78 @@ namespace Gimbo\Core\Outline;
 
 use Gimbo\Core\Geometry\Point;
 
-/** A ring with fewer points that stays as near as asked to the one it was (Ramer 1972, Douglas and Peucker 1973). */
+/**
+ * A ring with fewer points that stays as near as asked to the one it was, in time that grows with its points alone: on from
+ * each point that is kept, as long as one line goes through the discs around all that are left out (sleeve fitting; Zhao and
+ * Saalfeld, Linear-Time Sleeve-Fitting Polyline Simplification Algorithms, 1997; from memory).
+ */
 final class Simpler
 {
     /**
      * @param non-empty-list<Point> $ring
-     * @return non-empty-list<Point> at most so many, if need be by being less near
+     * @return non-empty-list<Point> at most so many (more than 3), if need be by being less near
      */
     public static function ring(array $ring, float $tolerance, int $most): array
     {
-        // Between two points that are on the ring for certain: the first, and the farthest from it.
-        $far = 0;
-        foreach ($ring as $i => $point) {
-            $far = $point->minus($ring[0])->length() > $ring[$far]->minus($ring[0])->length() ? $i : $far;
-        }
         do {
-            $kept = [0 => true, $far => true];
-            self::keep($ring, 0, $far, $tolerance, $kept);
-            self::keep($ring, $far, count($ring), $tolerance, $kept);
-            ksort($kept);
+            $kept = self::kept([...$ring, $ring[0]], $tolerance);
+            // What was kept stays: those left out so far are no nearer than the tolerances together.
+            $ring = $kept;
             $tolerance *= 2;
         } while (count($kept) > $most);
 
-        $points = [$ring[0]];
-        foreach (array_slice(array_keys($kept), 1) as $i) {
-            $points[] = $ring[$i];
-        }
-
-        return $points;
+        return $kept;
     }
 
     /**
-     * @param non-empty-list<Point> $ring
-     * @param array<int, true> $kept
+     * @param non-empty-list<Point> $points
+     * @return non-empty-list<Point> the first of them among others, the last not
      */
-    private static function keep(array $ring, int $from, int $to, float $tolerance, array &$kept): void
+    private static function kept(array $points, float $tolerance): array
     {
-        $open = [[$from, $to]];
-        while (($span = array_pop($open)) !== null) {
-            [$first, $last] = $span;
-            [$a, $b] = [$ring[$first], $ring[$last % count($ring)]];
-            $along = $b->minus($a);
-            $length = $along->length();
-            [$off, $at] = [$tolerance, null];
-            for ($i = $first + 1; $i < $last; $i++) {
-                $away = $ring[$i]->minus($a);
-                $distance = $length < 1e-9 ? $away->length() : abs($along->cross($away)) / $length;
-                if ($distance > $off) {
-                    [$off, $at] = [$distance, $i];
-                }
+        $kept = [$points[0]];
+        [$from, $middle, $half, $reach] = [$points[0], 0.0, INF, 0.0];
+        for ($i = 1; $i < count($points); $i++) {
+            $away = $points[$i]->minus($from);
+            $distance = $away->length();
+            $angle = atan2($away->y, $away->x);
+            $off = abs(self::turned($angle - $middle));
+            // Back by more than it may be off, or beside the sleeve: the one before is kept, and a new sleeve begins there.
+            if ($half < INF && ($off > $half + 1e-12 || $distance < $reach - $tolerance)) {
+                $from = $points[--$i];
+                $kept[] = $from;
+                [$middle, $half, $reach] = [0.0, INF, 0.0];
+
+                continue;
             }
-            if ($at !== null) {
-                $kept[$at] = true;
-                array_push($open, [$first, $at], [$at, $last]);
+            $reach = max($reach, $distance);
+            if ($distance > $tolerance) {
+                [$middle, $half] = self::narrowed($middle, $half, $angle, asin($tolerance / $distance));
             }
         }
+
+        return $kept;
+    }
+
+    /**
+     * What two sectors have in common, each by its middle and half its width; radians.
+     *
+     * @return array{float, float}
+     */
+    private static function narrowed(float $middle, float $half, float $angle, float $width): array
+    {
+        if ($half === INF) {
+            return [$angle, $width];
+        }
+        $turn = self::turned($angle - $middle);
+        [$low, $high] = [max(-$half, $turn - $width), min($half, $turn + $width)];
+
+        return [$middle + ($low + $high) / 2, max(0.0, ($high - $low) / 2)];
+    }
+
+    /** Between half a turn to the right and half a turn to the left. */
+    private static function turned(float $angle): float
+    {
+        return $angle - 2 * M_PI * round($angle / (2 * M_PI));
     }
 }

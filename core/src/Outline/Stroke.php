@@ -46,7 +46,7 @@ final readonly class Stroke
             $isUsed[$i] = true;
             while (($next = self::next($points[count($points) - 1], $ends, $open, $isUsed)) !== null) {
                 $isUsed[$next[0]] = true;
-                $points = [...$points, ...array_slice($next[1], 1)];
+                array_push($points, ...array_slice($next[1], 1));
             }
             $meets = count($points) > 3 && self::meet($points[0], $points[count($points) - 1]);
             $closed[] = new self($meets ? array_slice($points, 0, -1) : $points, $meets);
@@ -56,22 +56,26 @@ final readonly class Stroke
     }
 
     /**
-     * @param array<string, list<int>> $ends strokes by where they end
+     * @param array<string, array<int, int>> $ends strokes by where they end; those that are used go
      * @param list<non-empty-list<Point>> $open
      * @param array<int, true> $isUsed
      * @return array{int, non-empty-list<Point>}|null the stroke that goes on from there, the right way round
      */
-    private static function next(Point $from, array $ends, array $open, array $isUsed): ?array
+    private static function next(Point $from, array &$ends, array $open, array $isUsed): ?array
     {
         foreach (self::cellsAround($from) as $cell) {
-            foreach ($ends[$cell] ?? [] as $i) {
+            foreach ($ends[$cell] ?? [] as $place => $i) {
                 if (isset($isUsed[$i])) {
+                    // Looked at once more, not again and again.
+                    unset($ends[$cell][$place]);
+
                     continue;
                 }
-                foreach ([$open[$i], array_reverse($open[$i])] as $points) {
-                    if (self::meet($points[0], $from)) {
-                        return [$i, $points];
-                    }
+                if (self::meet($open[$i][0], $from)) {
+                    return [$i, $open[$i]];
+                }
+                if (self::meet($open[$i][count($open[$i]) - 1], $from)) {
+                    return [$i, array_reverse($open[$i])];
                 }
             }
         }

@@ -30,6 +30,11 @@ final class SvgOutline
     /** Elements drawn so far, those that are used again and again each time. */
     private int $visited = 0;
 
+    /** How much text of attributes may be read, what is used again counted each time, in bytes. */
+    private const MOST_READ = 8_000_000;
+
+    private int $read = 0;
+
     /** @param array<string, DOMElement> $byId */
     private function __construct(private readonly array $byId)
     {
@@ -44,6 +49,7 @@ final class SvgOutline
         if (str_contains($file, "\0") || ! mb_check_encoding($file, 'UTF-8')) {
             throw InvalidDocument::at('/file', Reason::of('outline.svg'));
         }
+        SvgText::keepWithin($file);
         $before = libxml_use_internal_errors(true);
         try {
             return self::drawing($file);
@@ -94,6 +100,8 @@ final class SvgOutline
         OutlineFile::keepWithin(++$this->visited);
         $name = (string) $element->localName;
         $attributes = self::attributes($element);
+        $this->read += array_sum(array_map(strlen(...), $attributes));
+        OutlineFile::keepWithin($this->read, self::MOST_READ);
         if (in_array($name, self::LEFT_OUT, true) || preg_match('/\bdisplay\s*:\s*none\b/', 'display:'.($attributes['display'] ?? '').';'.($attributes['style'] ?? '')) === 1) {
             return;
         }

@@ -30,6 +30,9 @@ final class SvgPath
     /** @var list<Stroke> */
     private array $strokes = [];
 
+    /** Points of all its strokes. */
+    private int $drawn = 0;
+
     private function __construct(private readonly float $tolerance)
     {
         $this->at = $this->begin = new Point(0, 0);
@@ -137,7 +140,7 @@ final class SvgPath
         $this->points === [] && $this->points = [$this->at];
         array_push($this->points, ...$points);
         $this->at = $points[count($points) - 1];
-        OutlineFile::keepWithin(count($this->points));
+        OutlineFile::keepWithin($this->drawn += count($points));
     }
 
     /**
