@@ -11,8 +11,8 @@ use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
 use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Exchange\SvgFile;
-use Illuminate\Support\Str;
 use RuntimeException;
+use Throwable;
 use ZipArchive;
 
 /** Everything that can be handed on of one or many designs, as files by their names. */
@@ -25,9 +25,9 @@ final readonly class Bundle
     }
 
     /**
-     * A ZIP archive with a folder for each design, and one cutting list for all of them.
+     * A ZIP archive with a folder for each design, and one cutting list for all of them. What cannot be made is named in it.
      *
-     * @param iterable<Draft> $drafts
+     * @param iterable<string, Draft|Throwable> $drafts by name
      * @return string the path of a temporary file, the caller's to remove
      */
     public function zip(iterable $drafts, PaperFormat $format): string
@@ -37,7 +37,13 @@ final readonly class Bundle
         $zip->open($path, ZipArchive::OVERWRITE) === true || throw new RuntimeException('The archive could not be begun.');
         $list = [];
         $folders = [];
-        foreach ($drafts as $draft) {
+        $missing = [];
+        foreach ($drafts as $called => $draft) {
+            if ($draft instanceof Throwable) {
+                $missing[] = $called;
+
+                continue;
+            }
             $list[] = [$draft->document->name, $draft->sized];
             $folder = self::folder($draft->document->name, $folders);
             $folders[$folder] = true;
@@ -45,6 +51,7 @@ final readonly class Bundle
                 $zip->addFromString("$folder/$name", $content);
             }
         }
+        $missing === [] || $zip->addFromString('left-out.txt', $this->words->sentence('hand-on.left-out', ['names' => implode("\r\n", $missing)])."\r\n");
         $zip->addFromString('cutting-list.csv', CuttingList::write($list));
         $zip->close() || throw new RuntimeException('The archive could not be written.');
 
@@ -66,13 +73,13 @@ final readonly class Bundle
     }
 
     /**
-     * A folder's name that no other design has, and that is plain on every system.
+     * A folder's name that no other design has.
      *
      * @param array<string, true> $taken
      */
     private static function folder(string $name, array $taken): string
     {
-        $plain = Str::limit(Str::slug($name), 60, '') ?: 'design';
+        $plain = FileName::of($name);
         for ($n = 1; isset($taken[$folder = $n === 1 ? $plain : "$plain-$n"]); $n++);
 
         return $folder;

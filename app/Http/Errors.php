@@ -13,6 +13,7 @@ use Gimbo\Core\Error\Reason;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -35,6 +36,11 @@ final class Errors
 
             return $trouble === null ? null : self::said(self::STORE[$trouble->reason] ?? 503, $trouble->reason, $trouble->params);
         });
+        // A page that is opened by hand is answered with a page.
+        $exceptions->render(fn (NotFoundHttpException $error, Request $request) => $request->is('api/*') ? null : response()->view('missing', [
+            'message' => app(Words::class)->of(Reason::of($error->getPrevious() instanceof ModelNotFoundException ? 'request.unknown-design' : 'request.unknown-address')),
+            'way' => app(Words::class)->sentence('table.to-shelf'),
+        ], 404));
         $exceptions->render(fn (NotFoundHttpException $error) => $error->getPrevious() instanceof ModelNotFoundException
             ? self::said(404, 'request.unknown-design') : self::said(404, 'request.unknown-address'));
         $exceptions->render(fn (HttpExceptionInterface $error) => match ($error->getStatusCode()) {

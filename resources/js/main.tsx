@@ -6,7 +6,9 @@ import { api, type Catalogue } from './api/client'
 import { Shelf } from './features/shelf/Shelf'
 import { Table } from './features/table/Table'
 import { Keys } from './ui/Keys'
+import { catchDownloads } from './ui/downloads'
 import { ErrorNote } from './ui/ErrorNote'
+import { Notices } from './ui/Notices'
 import { rememberedTheme } from './ui/theme'
 import { words } from './words'
 
@@ -14,6 +16,7 @@ import { words } from './words'
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
 const Work = lazy(() => import('./features/table/stepwise/Work').then((it) => ({ default: it.Work })))
 const CuttingPage = lazy(() => import('./features/cutting/CuttingPage').then((it) => ({ default: it.CuttingPage })))
+const BackupsPage = lazy(() => import('./features/backups/BackupsPage').then((it) => ({ default: it.BackupsPage })))
 const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
 
 const RETRY_MS = 1000
@@ -54,6 +57,7 @@ function App() {
         <Route path="/designs/:id/compare" element={<ComparePage catalogue={catalogue} />} />
         <Route path="/designs/:id/work" element={<WorkPage />} />
         <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
+        <Route path="/backups" element={<BackupsPage />} />
         <Route path="/cutting" element={<CuttingPage />} />
         <Route path="/cutting/machines" element={<LibraryPage kind="cutters" catalogue={catalogue} />} />
         <Route path="*" element={<Shelf catalogue={catalogue} />} />
@@ -83,11 +87,13 @@ function WorkPage() {
 }
 
 document.documentElement.dataset.theme = rememberedTheme()
+catchDownloads()
 createRoot(document.getElementById('app') as HTMLElement).render(
   <StrictMode>
     <BrowserRouter>
       <App />
       <Keys />
+      <Notices />
     </BrowserRouter>
   </StrictMode>,
 )

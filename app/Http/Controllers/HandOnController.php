@@ -6,11 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Drafting;
 use App\HandOn\Bundle;
+use App\HandOn\FileName;
 use App\HandOn\PaperFormat;
 use App\HandOn\TemplatePdf;
 use App\Models\Design;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\CuttingList;
 use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\FoldFile;
@@ -18,44 +20,41 @@ use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Exchange\SvgFile;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** What leaves Gimbo: templates, patterns, lists and the design itself. */
 final readonly class HandOnController
 {
-    private const MOST_DESIGNS = 500;
-
     public function __construct(private Drafting $drafting, private Words $words, private Bundle $bundle)
     {
     }
 
     public function json(Design $design): Response
     {
-        return Download::of(json_encode($design->toDocument()->toArray(), Bundle::READABLE)."\n", 'application/json', Str::slug($design->name).'.gimbo.json');
+        return Download::of(json_encode($design->toDocument()->toArray(), Bundle::READABLE)."\n", 'application/json', FileName::of($design->name).'.gimbo.json');
     }
 
     public function svg(Design $design, string $piece): Response
     {
-        return Download::of(SvgFile::write($this->piece($design, $piece), $design->name), 'image/svg+xml', Str::slug("$design->name $piece").'.svg');
+        return Download::of(SvgFile::write($this->piece($design, $piece), $design->name), 'image/svg+xml', FileName::of("$design->name $piece").'.svg');
     }
 
     public function dxf(Design $design, string $piece): Response
     {
-        return Download::of(DxfFile::write($this->piece($design, $piece)), 'image/vnd.dxf', Str::slug("$design->name $piece").'.dxf');
+        return Download::of(DxfFile::write($this->piece($design, $piece)), 'image/vnd.dxf', FileName::of("$design->name $piece").'.dxf');
     }
 
     public function hpgl(Design $design, string $piece): Response
     {
-        return Download::of(HpglFile::write($this->piece($design, $piece)), 'application/vnd.hp-HPGL', Str::slug("$design->name $piece").'.hpgl');
+        return Download::of(HpglFile::write($this->piece($design, $piece)), 'application/vnd.hp-HPGL', FileName::of("$design->name $piece").'.hpgl');
     }
 
     public function fold(Design $design, string $piece): Response
     {
         $fold = FoldFile::write($this->piece($design, $piece)->pattern()) + ['file_title' => $design->name];
 
-        return Download::of(json_encode($fold, Bundle::READABLE)."\n", 'application/json', Str::slug("$design->name $piece").'.fold');
+        return Download::of(json_encode($fold, Bundle::READABLE)."\n", 'application/json', FileName::of("$design->name $piece").'.fold');
     }
 
     /** `?paper=a4|letter`, and `?piece=` for one of them only. */
@@ -65,17 +64,17 @@ final readonly class HandOnController
         $pieces = is_string($piece) ? [$this->piece($design, $piece)] : $this->drafting->draft($design)->sized->pieces;
         $pdf = TemplatePdf::write(array_map(fn (Piece $one) => [$design->name, $one], $pieces), PaperFormat::asked($request->query('paper')), $this->words, $design->name);
 
-        return Download::of($pdf, 'application/pdf', Str::slug($design->name.' template').'.pdf');
+        return Download::of($pdf, 'application/pdf', FileName::of($design->name.' template').'.pdf');
     }
 
     public function cuttingList(Design $design): Response
     {
-        return Download::of(CuttingList::write([[$design->name, $this->drafting->draft($design)->sized]]), 'text/csv; charset=utf-8', Str::slug($design->name.' cutting list').'.csv');
+        return Download::of(CuttingList::write([[$design->name, $this->drafting->draft($design)->sized]]), 'text/csv; charset=utf-8', FileName::of($design->name.' cutting list').'.csv');
     }
 
     public function everything(Design $design, Request $request): BinaryFileResponse
     {
-        return self::archive($this->bundle->zip([$this->drafting->draft($design)], PaperFormat::asked($request->query('paper'))), Str::slug($design->name).'.zip');
+        return self::archive($this->bundle->zip([$design->name => $this->drafting->draft($design)], PaperFormat::asked($request->query('paper'))), FileName::of($design->name).'.zip');
     }
 
     /** `?designs=id,id,…`: everything of each of them; all on the shelf where none is named. */
@@ -83,10 +82,15 @@ final readonly class HandOnController
     {
         $ids = array_filter(explode(',', is_string($request->query('designs')) ? $request->query('designs') : ''));
         $query = Design::query()->whereNull('variant_of')->orderByDesc('saved_at');
-        $designs = ($ids === [] ? $query : $query->whereIn('id', $ids))->limit(self::MOST_DESIGNS)->cursor();
+        $designs = ($ids === [] ? $query : $query->whereIn('id', $ids))->cursor();
         $drafts = (function () use ($designs): iterable {
             foreach ($designs as $design) {
-                yield $this->drafting->draft($design);
+                try {
+                    $draft = $this->drafting->draft($design);
+                } catch (InvalidDocument $error) {
+                    $draft = $error;
+                }
+                yield $design->name => $draft;
             }
         })();
 
@@ -102,6 +106,8 @@ final readonly class HandOnController
     {
         $answer = new BinaryFileResponse($path, 200, ['Content-Type' => 'application/zip']);
 
-        return $answer->setContentDisposition('attachment', $name)->deleteFileAfterSend();
+        $answer->headers->set('Content-Disposition', FileName::disposition($name));
+
+        return $answer->deleteFileAfterSend();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
+use App\HandOn\FileName;
 use App\HandOn\Handout;
 use App\HandOn\HandoutPdf;
 use App\HandOn\PaperFormat;
@@ -12,7 +13,6 @@ use App\HandOn\Recipe;
 use App\Models\Design;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 
 /** One design as a document for others: a page to print, and PDF. */
 final readonly class HandoutController
@@ -40,6 +40,6 @@ final readonly class HandoutController
         $format = PaperFormat::asked($request->query('paper'));
         $draft = $this->drafting->draft($design);
 
-        return Download::of(HandoutPdf::write($this->handout->html($draft, $format, isLeftHanded: $request->query('hand') === 'left'), $format, $design->name), 'application/pdf', Str::slug("$design->name handout").'.pdf');
+        return Download::of(HandoutPdf::write($this->handout->html($draft, $format, isLeftHanded: $request->query('hand') === 'left'), $format, $design->name), 'application/pdf', FileName::of("$design->name handout").'.pdf');
     }
 }

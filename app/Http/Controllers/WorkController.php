@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
+use App\HandOn\FileName;
 use App\Models\Design;
 use App\Words\StepWords;
 use App\Words\Words;
@@ -15,7 +16,6 @@ use Gimbo\Core\Work\ByTool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The steps' pictures, as the work is done piece by piece or tool by tool, for the hand that does it. */
@@ -38,7 +38,7 @@ final readonly class WorkController
     {
         $picture = $this->drawn($request, $design)[(int) $number - 1] ?? throw new NotFoundHttpException;
 
-        return Download::of($picture, 'image/svg+xml', Str::slug("$design->name step $number").'.svg');
+        return Download::of($picture, 'image/svg+xml', FileName::of("$design->name step $number").'.svg');
     }
 
     /** Every piece with all its measures. */
@@ -46,7 +46,7 @@ final readonly class WorkController
     {
         $sized = $this->drafting->draft($design)->sized;
 
-        return Download::of(MeasuresPicture::of($sized, array_map(fn (Piece $piece) => StepWords::nameOf($words, $piece->id), $sized->pieces)), 'image/svg+xml', Str::slug("$design->name measures").'.svg');
+        return Download::of(MeasuresPicture::of($sized, array_map(fn (Piece $piece) => StepWords::nameOf($words, $piece->id), $sized->pieces)), 'image/svg+xml', FileName::of("$design->name measures").'.svg');
     }
 
     /** @return array<int, string> */

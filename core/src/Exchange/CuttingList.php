@@ -24,7 +24,7 @@ final class CuttingList
             foreach ($design->pieces as $piece) {
                 [$sheet, $cut] = [$piece->sheet, $piece->figures->cutText()];
                 fputcsv($file, [
-                    $name, $piece->id, (string) $piece->count, $cut['width'], $cut['height'],
+                    CsvCell::write($name), $piece->id, (string) $piece->count, $cut['width'], $cut['height'],
                     rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
                 ], escape: '', eol: "\r\n");
             }

@@ -30,7 +30,7 @@ final class SizesCsv
         $file = self::memory();
         fputcsv($file, self::COLUMNS, escape: '', eol: "\r\n");
         foreach ($entries as $entry) {
-            fputcsv($file, array_map(fn (string $column) => is_string($entry[$column] ?? null) ? $entry[$column] : '', self::COLUMNS), escape: '', eol: "\r\n");
+            fputcsv($file, array_map(fn (string $column) => CsvCell::write(is_string($entry[$column] ?? null) ? $entry[$column] : ''), self::COLUMNS), escape: '', eol: "\r\n");
         }
         rewind($file);
 
@@ -83,7 +83,7 @@ final class SizesCsv
             return ['line' => $line, 'entry' => null, 'problem' => new Problem('', Reason::of('csv.cells', ['count' => count($record['cells']), 'most' => count($columns)]))];
         }
         $cells = array_combine($columns, $record['cells']);
-        $fields = ['name' => trim((string) $cells['name']), 'kind' => mb_strtolower(trim((string) $cells['kind']))];
+        $fields = ['name' => CsvCell::read(trim((string) $cells['name'])), 'kind' => mb_strtolower(trim((string) $cells['kind']))];
         foreach (['width', 'height'] as $length) {
             $typed = trim((string) $cells[$length]);
             // A file says its units: a bare number could be either.

@@ -27,6 +27,8 @@ export type Still = Schemas['Still']
 export type Outline = Schemas['Outline']
 export type Missed = Schemas['Missed']
 export type Problem = Schemas['Problem']
+export type Backup = Schemas['Backup']
+export type BackupLook = Schemas['BackupLook']
 export type System = Schemas['System']
 export type Change = { at: string; to: unknown } | { at: string; nudge: number }
 
@@ -41,98 +43,174 @@ export class Refused extends Error {
 }
 
 /** The server did not answer, or answered that it could not. The same request may go through later. */
-export class Unanswered extends Error {}
+export class Unanswered extends Error {
+  constructor(
+    why: string,
+    /** What the server says ails it, where it said so. */
+    readonly said: string | null = null,
+    /** Whether the server is there, and could not do this very thing. */
+    readonly isItsOwn = false,
+    /** Whether it may have been done all the same. */
+    readonly mayBeDone = false,
+  ) {
+    super(why)
+  }
+}
 
 const PATIENCE_MS = 10_000
 
 /** What is taken in is no larger, in bytes; more is not even sent. */
 export const LARGEST_FILE = 1024 * 1024
 
-async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+/** What only asks, though it is sent like something to be done. */
+const ONLY_ASKS = /^\/(size|starts|outlines|trials\/.*|library\/sizes\/preview|designs\/[^/]+\/missed)$/
+
+/** Requests to be done that are under way, and the ids of those that were not answered, by what is asked. */
+const underWay = new Map<string, Promise<unknown>>()
+const keys = new Map<string, string>()
+
+/**
+ * Asks for something to be done, once: pressed again while it is under way it is the same request, and tried again after
+ * no answer came it has the same id, by which the server knows that it has been done.
+ */
+function once<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const asked = `${method} ${path} ${JSON.stringify(body) ?? ''}`
+  const known = underWay.get(asked)
+  if (known) return known as Promise<T>
+  const key = keys.get(asked) ?? crypto.randomUUID()
+  keys.set(asked, key)
+  const request = ask<T>(method, path, body, key)
+    .then(
+      (answer) => {
+        keys.delete(asked)
+        return answer
+      },
+      (error: unknown) => {
+        if (error instanceof Refused) keys.delete(asked)
+        throw error
+      },
+    )
+    .finally(() => underWay.delete(asked))
+  underWay.set(asked, request)
+  return request
+}
+
+function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  return method === 'GET' || ONLY_ASKS.test(path) ? ask<T>(method, path, body) : once<T>(method, path, body)
+}
+
+async function ask<T>(method: string, path: string, body?: unknown, key?: string): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: { Accept: 'application/json', ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
-      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      headers: {
+        Accept: 'application/json',
+        ...(body === undefined
+          ? {}
+          : { 'Content-Type': body instanceof Blob ? 'application/jsonl' : 'application/json' }),
+        ...(key === undefined ? {} : { 'Idempotency-Key': key }),
+      },
+      ...(body === undefined
+        ? {}
+        : { body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) }),
+      signal: AbortSignal.timeout(body instanceof Blob ? 20 * PATIENCE_MS : PATIENCE_MS),
     })
-    if (response.status >= 500) throw new Unanswered(`status ${response.status}`)
     const answer: unknown = await response.json()
     if (response.ok) return answer as T
-    throw new Refused(response.status, (answer as { errors?: Problem[] }).errors ?? [])
+    const problems = (answer as { errors?: Problem[] }).errors ?? []
+    if (response.status >= 500)
+      throw new Unanswered(`status ${response.status}`, problems[0]?.message ?? null, response.status === 500)
+    throw new Refused(response.status, problems)
   } catch (error) {
-    if (error instanceof Refused) throw error
-    throw new Unanswered(String(error))
+    if (error instanceof Refused || error instanceof Unanswered) throw error
+    throw new Unanswered(String(error), null, false, key !== undefined)
   }
 }
 
 const design = (id: string) => `/designs/${encodeURIComponent(id)}`
 
 export const api = {
-  catalogue: () => ask<Catalogue>('GET', '/catalogue'),
-  shelf: () => ask<{ designs: ShelfCard[] }>('GET', '/designs'),
-  start: (name: string, spec: unknown) => ask<DesignView>('POST', '/designs', { name, spec }),
+  catalogue: () => send<Catalogue>('GET', '/catalogue'),
+  shelf: () => send<{ designs: ShelfCard[] }>('GET', '/designs'),
+  start: (name: string, spec: unknown) => send<DesignView>('POST', '/designs', { name, spec }),
   /** Everything that could be made for what is held, sized and drawn. */
   starts: (holds: Record<string, string>, shown: unknown, system: System | null, usual: System) =>
-    ask<Schemas['Starts']>('POST', '/starts', { holds, shown, usual, ...(system === null ? {} : { system }) }),
+    send<Schemas['Starts']>('POST', '/starts', { holds, shown, usual, ...(system === null ? {} : { system }) }),
   outline: (file: string, unit: string | null) =>
-    ask<Outline>('POST', '/outlines', { file, ...(unit === null ? {} : { unit }) }),
+    send<Outline>('POST', '/outlines', { file, ...(unit === null ? {} : { unit }) }),
   /** The file as it is: the server says what is wrong with it, line or field. */
-  takeIn: (file: string) => ask<DesignView>('POST', '/designs/import', file),
-  design: (id: string) => ask<DesignView>('GET', design(id)),
-  picture: (id: string) => ask<Still>('GET', `${design(id)}/picture`),
+  takeIn: (file: string) => send<DesignView>('POST', '/designs/import', file),
+  design: (id: string) => send<DesignView>('GET', design(id)),
+  picture: (id: string) => send<Still>('GET', `${design(id)}/picture`),
   /** How the sheet lies for each step, drawn. */
   pictures: (id: string, order: 'by-piece' | 'by-tool', hand: 'right' | 'left') =>
-    ask<Schemas['WorkPictures']>('GET', `${design(id)}/work?order=${order}&hand=${hand}`),
-  alternatives: (id: string) => ask<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
-  archive: () => ask<{ designs: ShelfCard[] }>('GET', '/designs/archive'),
+    send<Schemas['WorkPictures']>('GET', `${design(id)}/work?order=${order}&hand=${hand}`),
+  alternatives: (id: string) => send<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
+  archive: () => send<{ designs: ShelfCard[] }>('GET', '/designs/archive'),
   /** Another name, or another group; a name is a change that can be undone. */
-  put: (id: string, change: { name?: string; group?: string }) => ask<ShelfCard>('PATCH', design(id), change),
-  history: (id: string) => ask<History>('GET', `${design(id)}/history`),
-  go: (id: string, revision: number, to: number) => ask<DesignView>('POST', `${design(id)}/go`, { revision, to }),
-  namePoint: (id: string, name: string) => ask<Schemas['Point']>('POST', `${design(id)}/points`, { name }),
-  returnTo: (id: string, point: string) => ask<DesignView>('POST', `${design(id)}/points/${point}/return`),
-  forgetPoint: (id: string, point: string) => ask<object>('DELETE', `${design(id)}/points/${point}`),
-  variants: (id: string) => ask<Schemas['Variants']>('GET', `${design(id)}/variants`),
-  addVariant: (id: string) => ask<DesignView>('POST', `${design(id)}/variants`),
-  keepVariant: (id: string, variant: string) => ask<DesignView>('POST', `${design(id)}/variants/${variant}/keep`),
-  dropVariant: (id: string, variant: string) => ask<object>('DELETE', `${design(id)}/variants/${variant}`),
-  library: () => ask<Library>('GET', '/library'),
-  addEntry: (kind: keyof Library, entry: object) => ask<object>('POST', `/library/${kind}`, entry),
-  changeEntry: (kind: keyof Library, id: string, entry: object) => ask<object>('PUT', `/library/${kind}/${id}`, entry),
-  dropEntry: (kind: keyof Library, id: string) => ask<object>('DELETE', `/library/${kind}/${id}`),
-  previewSizes: (csv: string) => ask<SizesPreview>('POST', '/library/sizes/preview', { csv }),
-  takeSizes: (csv: string) => ask<{ taken: number }>('POST', '/library/sizes/take', { csv }),
-  trial: (of: 'notch' | 'caliper', measured: object) => ask<Trial>('POST', `/trials/${of}`, measured),
-  cutting: () => ask<Cutting>('GET', '/cutting'),
+  put: (id: string, change: { name?: string; group?: string }) => send<ShelfCard>('PATCH', design(id), change),
+  history: (id: string) => send<History>('GET', `${design(id)}/history`),
+  go: (id: string, revision: number, to: number) => send<DesignView>('POST', `${design(id)}/go`, { revision, to }),
+  namePoint: (id: string, name: string) => send<Schemas['Point']>('POST', `${design(id)}/points`, { name }),
+  returnTo: (id: string, point: string) => send<DesignView>('POST', `${design(id)}/points/${point}/return`),
+  forgetPoint: (id: string, point: string) => send<object>('DELETE', `${design(id)}/points/${point}`),
+  variants: (id: string) => send<Schemas['Variants']>('GET', `${design(id)}/variants`),
+  addVariant: (id: string) => send<DesignView>('POST', `${design(id)}/variants`),
+  keepVariant: (id: string, variant: string) => send<DesignView>('POST', `${design(id)}/variants/${variant}/keep`),
+  dropVariant: (id: string, variant: string) => send<object>('DELETE', `${design(id)}/variants/${variant}`),
+  library: () => send<Library>('GET', '/library'),
+  addEntry: (kind: keyof Library, entry: object) => send<object>('POST', `/library/${kind}`, entry),
+  changeEntry: (kind: keyof Library, id: string, entry: object) => send<object>('PUT', `/library/${kind}/${id}`, entry),
+  dropEntry: (kind: keyof Library, id: string) => send<object>('DELETE', `/library/${kind}/${id}`),
+  previewSizes: (csv: string) => send<SizesPreview>('POST', '/library/sizes/preview', { csv }),
+  takeSizes: (csv: string) => send<{ taken: number }>('POST', '/library/sizes/take', { csv }),
+  trial: (of: 'notch' | 'caliper', measured: object) => send<Trial>('POST', `/trials/${of}`, measured),
+  cutting: () => send<Cutting>('GET', '/cutting'),
   cut: (id: string, order: { cutter: string; pieces: string[] }) =>
-    ask<Schemas['CuttingJobs']>('POST', `${design(id)}/cutting`, order),
-  cutAgain: (job: string) => ask<CuttingJob>('POST', `/cutting/${job}/again`),
-  dropCut: (job: string) => ask<object>('DELETE', `/cutting/${job}`),
-  copy: (id: string, name: string) => ask<DesignView>('POST', `${design(id)}/copy`, { name }),
-  takeOff: (id: string) => ask<object>('DELETE', design(id)),
-  putBack: (id: string) => ask<ShelfCard>('POST', `${design(id)}/restore`),
+    send<Schemas['CuttingJobs']>('POST', `${design(id)}/cutting`, order),
+  cutAgain: (job: string) => send<CuttingJob>('POST', `/cutting/${job}/again`),
+  cutOn: (job: string) => send<CuttingJob>('POST', `/cutting/${job}/go-on`),
+  wishOfCut: (job: string, wish: 'pause' | 'go-on' | 'stop') =>
+    send<CuttingJob>('POST', `/cutting/${job}/wish`, { wish }),
+  dropCut: (job: string) => send<object>('DELETE', `/cutting/${job}`),
+  copy: (id: string, name: string) => send<DesignView>('POST', `${design(id)}/copy`, { name }),
+  takeOff: (id: string) => send<object>('DELETE', design(id)),
+  putBack: (id: string) => send<ShelfCard>('POST', `${design(id)}/restore`),
   missed: (id: string, piece: string, measure: number, at: string) =>
-    ask<Missed>('POST', `${design(id)}/missed`, { piece, measure, at }),
-  edit: (id: string, edit: { id: string; gesture: string | null; changes: Change[] }) =>
-    ask<DesignView>('POST', `${design(id)}/edits`, edit),
-  undo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/undo`, { revision }),
-  redo: (id: string, revision: number) => ask<DesignView>('POST', `${design(id)}/redo`, { revision }),
+    send<Missed>('POST', `${design(id)}/missed`, { piece, measure, at }),
+  /** These are sent until they are answered, by an id that is kept with them. */
+  edit: (id: string, edit: { id: string; revision: number | null; gesture: string | null; changes: Change[] }) =>
+    ask<DesignView>('POST', `${design(id)}/edits`, edit, edit.id),
+  undo: (id: string, key: string, revision: number) => ask<DesignView>('POST', `${design(id)}/undo`, { revision }, key),
+  redo: (id: string, key: string, revision: number) => ask<DesignView>('POST', `${design(id)}/redo`, { revision }, key),
+  /** Which state it is in. */
+  now: (id: string) => ask<Schemas['Now']>('GET', `${design(id)}/now`),
   /** Sizes a spec without keeping it, after some changes to it. */
-  size: (spec: unknown, changes: Change[]) => ask<Sized>('POST', '/size', { spec, changes }),
+  size: (spec: unknown, changes: Change[]) => send<Sized>('POST', '/size', { spec, changes }),
+  backups: () => send<Schemas['Backups']>('GET', '/backups'),
+  backUp: () => send<Backup>('POST', '/backups'),
+  backup: (name: string) => send<BackupLook>('GET', `/backups/${encodeURIComponent(name)}`),
+  restore: (name: string) => send<Schemas['Restored']>('POST', `/backups/${encodeURIComponent(name)}/restore`),
+  fetchBack: (name: string, id: string) =>
+    send<DesignView>('POST', `/backups/${encodeURIComponent(name)}/designs/${encodeURIComponent(id)}`),
+  /** A file of everything; it becomes a backup. */
+  takeInAll: (file: Blob) => ask<Schemas['TakenIn']>('POST', '/backups/take-in', file),
 }
 
 /** What was wrong, in words: at which field, or what to do when nobody answered. */
 export function problemsOf(error: unknown): Problem[] {
   if (error instanceof Refused && error.problems.length > 0) return error.problems
-  return [{ at: '', message: words('saving.try-again') }]
+  if (error instanceof Unanswered && error.said !== null) return [{ at: '', message: error.said }]
+  const mayBeDone = error instanceof Unanswered && error.mayBeDone
+  return [{ at: '', message: words(mayBeDone ? 'saving.may-be-done' : 'saving.try-again') }]
 }
 
 /** Where a browser downloads a design or one of its pieces. */
 export const files = {
   design: (id: string) => `/api${design(id)}/design.json`,
   sizes: () => '/api/library/sizes.csv',
+  everythingKept: () => '/api/everything.jsonl',
   template: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/template.pdf?paper=${paper}`,
   dxf: (id: string, piece: string) => `/api${design(id)}/${piece}.dxf`,
   hpgl: (id: string, piece: string) => `/api${design(id)}/${piece}.hpgl`,

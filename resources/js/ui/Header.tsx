@@ -13,6 +13,7 @@ const PLACES = [
   { to: '/library/tools', key: 'place.tools' },
   { to: '/library/papers', key: 'place.papers' },
   { to: '/cutting', key: 'place.cutting' },
+  { to: '/backups', key: 'place.backups' },
 ] as const
 
 /** The name, the places one can go to, and what belongs to this one. */

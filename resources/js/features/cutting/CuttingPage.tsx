@@ -1,6 +1,7 @@
-import { RotateCcw, Trash2 } from 'lucide-react'
+import { OctagonX, Pause, Play, RotateCcw, StepForward, Trash2 } from 'lucide-react'
+import { useState } from 'react'
 import { Link } from 'react-router'
-import { api, type CuttingJob } from '@/api/client'
+import { api, problemsOf, type CuttingJob } from '@/api/client'
 import { Thumbnail } from '@/ui/Thumbnail'
 import { pieceName } from '@/ui/pieceName'
 import { ErrorNote } from '@/ui/ErrorNote'
@@ -42,11 +43,22 @@ export function CuttingPage() {
   )
 }
 
+/** What it does, and what was asked of it that it does not do yet. */
+function sayingOf(job: CuttingJob): string {
+  if (job.state !== 'sending' || job.wish === null || job.wish === 'go-on') return job.state
+  return job.wish === 'stop' ? 'stopping' : 'paused'
+}
+
 function Job({ job, onChange }: { job: CuttingJob; onChange: () => void }) {
   const piece = pieceName({ id: job.piece, count: 1 })
   const title = `${job.name}, ${piece}`
   const isUnderWay = job.state === 'waiting' || job.state === 'sending'
   const percent = Math.round(job.share * 100)
+  const [failed, setFailed] = useState<string | null>(null)
+  const act = (done: Promise<unknown>) => {
+    setFailed(null)
+    void done.catch((error: unknown) => setFailed(problemsOf(error)[0]?.message ?? '')).finally(onChange)
+  }
   return (
     <li className="flex gap-5 rounded-xl border border-line bg-panel p-4" aria-label={title} data-state={job.state}>
       <span className="h-28 w-32 shrink-0">
@@ -73,18 +85,50 @@ function Job({ job, onChange }: { job: CuttingJob; onChange: () => void }) {
           />
         </div>
         <p className={`mt-2 leading-snug ${job.state === 'failed' ? 'text-warn' : ''}`} role="status">
-          {job.trouble ?? words(`cutting.${job.state}`, { percent })}
+          {job.trouble ?? words(`cutting.${sayingOf(job)}`, { percent })}
         </p>
+        {failed !== null && <ErrorNote>{failed}</ErrorNote>}
       </div>
-      <span className="flex w-40 flex-col items-stretch justify-center gap-2">
+      <span className="flex w-44 flex-col items-stretch justify-center gap-2">
+        {job.state === 'sending' && (
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={() => act(api.wishOfCut(job.id, job.wish === 'pause' ? 'go-on' : 'pause'))}
+          >
+            {job.wish === 'pause' ? (
+              <Play aria-hidden="true" className="size-5" />
+            ) : (
+              <Pause aria-hidden="true" className="size-5" />
+            )}
+            {words(job.wish === 'pause' ? 'cutting.resume' : 'cutting.pause')}
+          </button>
+        )}
+        {isUnderWay && (
+          <button
+            type="button"
+            className="full-button"
+            disabled={job.wish === 'stop'}
+            onClick={() => act(api.wishOfCut(job.id, 'stop'))}
+          >
+            <OctagonX aria-hidden="true" className="size-5" />
+            {words('cutting.stop')}
+          </button>
+        )}
+        {job.canGoOn && (
+          <button type="button" className="full-button" onClick={() => act(api.cutOn(job.id))}>
+            <StepForward aria-hidden="true" className="size-5" />
+            {words('cutting.go-on')}
+          </button>
+        )}
         {!isUnderWay && (
           <button
             type="button"
-            className={job.state === 'failed' ? 'full-button' : 'quiet-button'}
-            onClick={() => void api.cutAgain(job.id).finally(onChange)}
+            className={job.state !== 'done' && !job.canGoOn ? 'full-button' : 'quiet-button'}
+            onClick={() => act(api.cutAgain(job.id))}
           >
             <RotateCcw aria-hidden="true" className="size-5" />
-            {words(job.state === 'failed' ? 'cutting.send-again' : 'cutting.once-more')}
+            {words(job.state === 'done' ? 'cutting.once-more' : 'cutting.send-again')}
           </button>
         )}
         {job.state !== 'sending' && (
@@ -92,7 +136,7 @@ function Job({ job, onChange }: { job: CuttingJob; onChange: () => void }) {
             type="button"
             className="quiet-button text-soft"
             aria-label={words('form.remove-named', { name: title })}
-            onClick={() => void api.dropCut(job.id).finally(onChange)}
+            onClick={() => act(api.dropCut(job.id))}
           >
             <Trash2 aria-hidden="true" className="size-5" />
             {words('form.remove')}

@@ -6,6 +6,7 @@ import { Still } from '@/ui/Still'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
 import { OutlineTaker } from './OutlineTaker'
+import { kept } from '@/ui/kept'
 
 type Held = Catalogue['held'][number]
 type Starts = Awaited<ReturnType<typeof api.starts>>
@@ -50,7 +51,7 @@ const SETTLED_MS = 60
 const SYSTEMS = ['imperial', 'metric'] as const
 const LAST_SYSTEM = 'gimbo.system'
 
-const lastSystem = (): System => (localStorage.getItem(LAST_SYSTEM) === 'metric' ? 'metric' : 'imperial')
+const lastSystem = (): System => (kept.get(LAST_SYSTEM) === 'metric' ? 'metric' : 'imperial')
 
 const asText = ({ count, ...lengths }: Held['usual'][System]) => ({ ...lengths, count: String(count) })
 
@@ -71,7 +72,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
   // What stands in the fields now, though the pictures may be of what stood there a moment ago.
   const start = (make: string) =>
     ask().then(({ spec }) => {
-      localStorage.setItem(LAST_SYSTEM, spec.system)
+      kept.set(LAST_SYSTEM, spec.system)
       onStart(make, { make, ...withOutline(spec, outline) })
     }, refused)
 

@@ -40,7 +40,10 @@ export function Compare({ designId, catalogue }: { designId: string; catalogue: 
     }
   }, [designId, fail])
 
-  const attempt = (work: () => Promise<void>) => void work().catch(fail)
+  const attempt = (work: () => Promise<void>) => {
+    setTrouble(null)
+    void work().catch(fail)
+  }
   const keep = (id: string) =>
     attempt(async () => {
       if (id !== designId) await api.keepVariant(designId, id)
@@ -162,6 +165,7 @@ function Column({ id, title, catalogue, scale, onView, onKeep, onDrop }: ColumnP
   const { view, trouble } = book.use()
   useEffect(() => {
     void book.load()
+    return book.watch()
   }, [book])
   useEffect(() => {
     if (view) onView(view)

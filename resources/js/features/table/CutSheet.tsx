@@ -5,6 +5,7 @@ import { SelectField } from '@/ui/SelectField'
 import { Sheet } from '@/ui/Sheet'
 import { words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
+import { kept } from '@/ui/kept'
 
 const LAST_USED = 'gimbo.cutter'
 
@@ -20,7 +21,7 @@ export function CutSheet({ view, onDone }: { view: DesignView; onDone: () => voi
   useEffect(() => {
     api.cutting().then(
       (found) => {
-        const last = localStorage.getItem(LAST_USED)
+        const last = kept.get(LAST_USED)
         setMachines(found.machines)
         setCutter(found.machines.find(({ id }) => id === last)?.id ?? found.machines[0]?.id ?? '')
       },
@@ -31,7 +32,7 @@ export function CutSheet({ view, onDone }: { view: DesignView; onDone: () => voi
   const send = async () => {
     try {
       await api.cut(view.id, { cutter, pieces: chosen })
-      localStorage.setItem(LAST_USED, cutter)
+      kept.set(LAST_USED, cutter)
       await navigate('/cutting')
     } catch (error) {
       setProblem(problemsOf(error)[0]?.message ?? '')

@@ -37,6 +37,7 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
     }
   }, [view.id, view.revision])
   const attempt = async (work: () => Promise<unknown>) => {
+    setTrouble(null)
     try {
       await work()
       await load()

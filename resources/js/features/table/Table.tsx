@@ -10,6 +10,7 @@ import { FiguresAside } from './FiguresAside'
 import { light, NOTHING_LIT } from './lit'
 import { Sentence } from './sentence/Sentence'
 import { TopBar } from './TopBar'
+import { Unkept } from './Unkept'
 import { useShown, useViewKeys } from './useShown'
 import { usePicture } from './usePicture'
 import { ViewBar } from './ViewBar'
@@ -22,9 +23,11 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
   const view = book.use((state) => state.view)
   const trouble = book.use((state) => (state.view ? null : state.trouble))
   const isUnanswered = book.use((state) => state.saving === 'unanswered')
+  const said = book.use((state) => state.said)
 
   useEffect(() => {
     void book.load()
+    return book.watch()
   }, [book])
 
   useEffect(() => {
@@ -43,7 +46,7 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
         </Link>
       </main>
     ) : (
-      <main className="p-10">{isUnanswered && <ErrorNote>{words('saving.waiting')}</ErrorNote>}</main>
+      <main className="p-10">{isUnanswered && <ErrorNote>{said ?? words('saving.waiting')}</ErrorNote>}</main>
     )
   }
   return <Laid book={book} view={view} catalogue={catalogue} />
@@ -85,10 +88,11 @@ function Laid({ book, view, catalogue }: LaidProps) {
   return (
     <div className="flex h-full min-h-0 flex-col">
       <TopBar book={book} view={view} piece={first} />
-      <main className="flex min-h-0 flex-1 flex-col">
+      <main className="flex min-h-0 flex-1 flex-col" data-waits={isSaved ? undefined : true}>
         <h1 className="sr-only">{view.name}</h1>
         <div className="border-y border-line bg-panel px-6 py-2">
           <Sentence book={book} view={view} catalogue={catalogue} />
+          <Unkept book={book} />
           {trouble && (
             <div className="py-2">
               <ErrorNote
@@ -103,7 +107,10 @@ function Laid({ book, view, catalogue }: LaidProps) {
             </div>
           )}
         </div>
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]">
+        <div
+          data-figures
+          className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]"
+        >
           <section aria-label={words('sheet.section')} className="flex min-h-0 min-w-0 flex-col px-4 pt-2 pb-1">
             <ViewBar view={view} shown={shown} picture={picture} />
             <div className="relative min-h-0 flex-1">

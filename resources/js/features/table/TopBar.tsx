@@ -2,6 +2,7 @@ import {
   Check,
   ClipboardCopy,
   ClipboardList,
+  Clock,
   CloudOff,
   Columns3,
   Ellipsis,
@@ -25,14 +26,14 @@ import {
   type LucideIcon,
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { files, type DesignView, type Piece } from '@/api/client'
 import { LookButtons } from '@/ui/Header'
 import { IconButton } from '@/ui/IconButton'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
-import type { DraftBook, Saving } from './draftBook'
+import type { DraftBook } from './draftBook'
 import { CutSheet } from './CutSheet'
 import { HistorySheet } from './HistorySheet'
 import { NotesSheet } from './NotesSheet'
@@ -46,7 +47,6 @@ interface TopBarProps {
 
 /** The design's name, whether it is kept, the way back and forth, and what can be handed on. */
 export function TopBar({ book, view, piece }: TopBarProps) {
-  const saving = book.use((state) => state.saving)
   const [showsHistory, setShowsHistory] = useState(false)
   const [isCutting, setIsCutting] = useState(false)
   const [isNoting, setIsNoting] = useState(false)
@@ -58,7 +58,7 @@ export function TopBar({ book, view, piece }: TopBarProps) {
         /
       </span>
       <NameField book={book} name={view.name} />
-      <SavingNote saving={saving} />
+      <SavingNote book={book} />
       <IconButton icon={Undo2} label={words('action.undo')} disabled={!view.canUndo} onClick={book.undo} />
       <IconButton icon={Redo2} label={words('action.redo')} disabled={!view.canRedo} onClick={book.redo} />
       <IconButton icon={HistoryIcon} label={words('action.history')} onClick={() => setShowsHistory(true)} />
@@ -137,22 +137,46 @@ function NameField({ book, name }: { book: DraftBook; name: string }) {
   )
 }
 
-function SavingNote({ saving }: { saving: Saving }) {
+/** Shorter than this, what is being kept is not said to be: it would only flicker. */
+const FLICKER_MS = 300
+
+/** What is kept, and what is not: figures that wait look so, too. */
+function SavingNote({ book }: { book: DraftBook }) {
+  const saving = book.use((state) => state.saving)
+  const said = book.use((state) => state.said)
+  const isOnlyHere = book.use((state) => state.isOnlyHere && state.pending.length > 0)
+  const isElsewhere = book.use((state) => state.isElsewhere)
+  const isRefused = book.use(
+    (state) => state.setAside.length > 0 || Object.values(state.drafts).some(({ problem }) => problem !== undefined),
+  )
+  const [showsKeeping, setShowsKeeping] = useState(false)
+  const isKeeping = saving === 'saving'
+  useEffect(() => {
+    const timer = setTimeout(() => setShowsKeeping(isKeeping), isKeeping ? FLICKER_MS : 0)
+    return () => clearTimeout(timer)
+  }, [isKeeping])
+  const isBad = saving === 'unanswered' || saving === 'slow' || isOnlyHere || (saving === 'saved' && isRefused)
+  const state = isOnlyHere
+    ? 'only-here'
+    : saving === 'saving'
+      ? showsKeeping
+        ? 'keeping'
+        : 'saved'
+      : saving === 'saved' && isRefused
+        ? 'refused'
+        : saving === 'saved' && isElsewhere
+          ? 'elsewhere'
+          : saving
+  const Icon = saving === 'unanswered' ? CloudOff : state === 'saved' || state === 'elsewhere' ? Check : Clock
   return (
     <span
       role="status"
       className={`flex items-center gap-1.5 text-[0.95rem] ${
-        saving === 'unanswered'
-          ? 'rounded-lg border border-warn bg-warn-wash px-3 py-1 text-warn'
-          : 'min-w-18 text-soft'
+        isBad ? 'rounded-lg border border-warn bg-warn-wash px-3 py-1 text-warn' : 'min-w-18 text-soft'
       }`}
     >
-      {saving === 'unanswered' ? (
-        <CloudOff aria-hidden="true" className="size-4" />
-      ) : (
-        <Check aria-hidden="true" className="size-4" />
-      )}
-      {words(saving === 'unanswered' ? 'saving.unanswered' : 'saving.saved')}
+      <Icon aria-hidden="true" className="size-4 shrink-0" />
+      {(state === 'unanswered' && said) || words(`saving.${state}`)}
     </span>
   )
 }

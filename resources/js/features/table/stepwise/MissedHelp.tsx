@@ -68,7 +68,7 @@ export function MissedHelp({ designId, piece, pieces, measures, onDone }: Missed
         <TextField
           label={words('missed.what')}
           value={typed}
-          problem={problem}
+          problem={typed.trim() === '' ? undefined : problem}
           className="flex-1 [&_input]:text-2xl"
           autoFocus
           onChange={setTyped}
@@ -77,7 +77,9 @@ export function MissedHelp({ designId, piece, pieces, measures, onDone }: Missed
           {words('missed.done')}
         </button>
       </div>
-      {missed && problem === undefined && <Verdict missed={missed} piece={piece} pieces={pieces} />}
+      {missed && typed.trim() !== '' && problem === undefined && (
+        <Verdict missed={missed} piece={piece} pieces={pieces} />
+      )}
       {missed && uses > 1 && <p className="mt-3 text-base text-soft">{words('missed.all', { count: uses })}</p>}
     </section>
   )

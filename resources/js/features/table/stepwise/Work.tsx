@@ -1,10 +1,12 @@
 import { ChevronLeft, ChevronRight, Hand as HandIcon, X } from 'lucide-react'
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import { Link } from 'react-router'
-import { api, files, problemsOf, type DesignView } from '@/api/client'
+import { files, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { words } from '@/words'
 import { isTyping } from '@/ui/isTyping'
+import { openDraftBook } from '../draftBook'
+import { Changed } from './Changed'
 import { StepText } from './StepText'
 import { ToolPicture } from './ToolPicture'
 import type { Hand } from './hand'
@@ -16,37 +18,67 @@ import { useWakeLock } from './useWakeLock'
 
 /** The work at the table: one step at a time, legible from a metre, kept where it is when the tablet sleeps. */
 export function Work({ designId }: { designId: string }) {
-  const [view, setView] = useState<DesignView | null>(null)
-  const [trouble, setTrouble] = useState<string | null>(null)
+  const book = useMemo(() => openDraftBook(designId), [designId])
+  const view = book.use((state) => state.view)
+  const trouble = book.use((state) => state.trouble)
+  const isGone = book.use((state) => state.isGone)
+  const isUnanswered = book.use((state) => state.saving === 'unanswered')
+  const said = book.use((state) => state.said)
   useEffect(() => {
-    let isOver = false
-    api.design(designId).then(
-      (found) => {
-        if (isOver) return
-        setView(found)
-        document.title = `${found.name} · Gimbo`
-      },
-      (error: unknown) => !isOver && setTrouble(problemsOf(error)[0]?.message ?? ''),
-    )
-    return () => {
-      isOver = true
-    }
-  }, [designId])
+    void book.load()
+    return book.watch()
+  }, [book])
+  useEffect(() => {
+    if (view) document.title = `${view.name} · Gimbo`
+  }, [view])
   useWakeLock()
-  if (trouble !== null)
+  if (!view) {
+    const why = trouble ?? (isUnanswered ? (said ?? words('saving.waiting')) : null)
     return (
-      <main className="p-10">
-        <ErrorNote>{trouble}</ErrorNote>
-      </main>
+      why !== null && (
+        <main className="space-y-4 p-10">
+          <ErrorNote
+            action={
+              <button type="button" className="quiet-button" onClick={() => location.reload()}>
+                {words('unkept.again')}
+              </button>
+            }
+          >
+            {why}
+          </ErrorNote>
+          <Link to="/" className="full-button">
+            {words('table.to-shelf')}
+          </Link>
+        </main>
+      )
     )
-  return view && <Steps view={view} />
+  }
+  return (
+    <div className="flex h-full flex-col bg-panel">
+      {isGone && (
+        <div className="px-5 pt-2">
+          <ErrorNote
+            action={
+              <button type="button" className="quiet-button" onClick={() => void book.putBack()}>
+                {words('unkept.put-back')}
+              </button>
+            }
+          >
+            {words('work.gone')}
+          </ErrorNote>
+        </div>
+      )}
+      <Changed view={view} />
+      <Steps view={view} />
+    </div>
+  )
 }
 
 function Steps({ view }: { view: DesignView }) {
   const { design } = view
   const [{ order, place: kept }, put] = usePlace(view)
   const [hand, setHand] = useHand()
-  const pictures = usePictures(view.id, view.revision, order, hand)
+  const pictures = usePictures(view.id, view.mark, order, hand)
   const indexes = order === 'by-tool' ? design.byTool : design.steps.map((_, i) => i)
   const last = indexes.length - 1
   const place = Math.max(0, Math.min(kept, last))
@@ -78,7 +110,7 @@ function Steps({ view }: { view: DesignView }) {
   if (!step || !piece) return null
   const picture = pictures[indexes[place] ?? 0]
   return (
-    <div className="flex h-full flex-col bg-panel">
+    <div className="flex min-h-0 flex-1 flex-col">
       <WorkHeader
         view={view}
         order={order}

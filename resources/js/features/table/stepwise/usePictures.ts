@@ -16,7 +16,7 @@ export function useHand(): [Hand, (hand: Hand) => void] {
 }
 
 /** The steps' pictures by their number; none until they have come. */
-export function usePictures(designId: string, revision: number, order: Order, hand: Hand): string[] {
+export function usePictures(designId: string, mark: string, order: Order, hand: Hand): string[] {
   const [pictures, setPictures] = useState<string[]>([])
   useEffect(() => {
     let isOver = false
@@ -28,6 +28,6 @@ export function usePictures(designId: string, revision: number, order: Order, ha
     return () => {
       isOver = true
     }
-  }, [designId, revision, order, hand])
+  }, [designId, mark, order, hand])
   return pictures
 }

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { DesignView } from '@/api/client'
+import { kept } from '@/ui/kept'
 
 export type Order = 'by-piece' | 'by-tool'
 
@@ -17,13 +18,15 @@ export function usePlace(view: DesignView): [Place, (change: PlaceChange) => voi
   const key = `gimbo.work.${view.id}`
   const [place, setPlace] = useState<Place>(() => {
     try {
-      const kept = JSON.parse(localStorage.getItem(key) ?? '') as Place
-      if (kept.revision === view.revision && Number.isInteger(kept.place)) return kept
+      const before = JSON.parse(kept.get(key) ?? '') as Place
+      if (before.revision === view.revision && Number.isInteger(before.place)) return before
     } catch {
       // Nothing kept, or nothing that can be read: from the beginning.
     }
     return { revision: view.revision, order: 'by-piece', place: 0 }
   })
-  useEffect(() => localStorage.setItem(key, JSON.stringify(place)), [key, place])
+  useEffect(() => {
+    kept.set(key, JSON.stringify(place))
+  }, [key, place])
   return [place, (change) => setPlace((now) => ({ ...now, ...(typeof change === 'function' ? change(now) : change) }))]
 }
