@@ -10,10 +10,10 @@ use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Fit\Fit;
 
-/** A design on the shelf, the document of its current revision, and what the core makes of it. */
+/** A design on the shelf, the document of its current revision, and what the core makes of it; whether redo has somewhere to go. */
 final readonly class Draft
 {
-    public function __construct(public Design $design, public DesignDocument $document, public Sized $sized)
+    public function __construct(public Design $design, public DesignDocument $document, public Sized $sized, public bool $hasLater = false)
     {
     }
 

@@ -37,7 +37,7 @@ final readonly class Drafting
     {
         $document = $design->toDocument();
 
-        return new Draft($design, $document, $this->sizing->size($document->spec));
+        return new Draft($design, $document, $this->sizing->size($document->spec), $design->hasLater());
     }
 
     /**
@@ -153,7 +153,7 @@ final readonly class Drafting
     private function shelved(Design $design, DesignDocument $document): Draft
     {
         $sized = $this->sizing->size($document->spec);
-        $draft = new Draft($design, $document, $sized);
+        $draft = new Draft($design, $document, $sized, $design->exists && $design->hasLater());
         $design->fill([
             'name' => $document->name,
             'document' => $document->toArray(),

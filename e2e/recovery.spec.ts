@@ -71,8 +71,9 @@ test.describe('a server that stops', () => {
     process.kill(-(server.pid ?? 0), name)
     await expect.poll(isUp, { timeout: 10_000 }).toBe(false)
   }
+  /** Every process that was begun by it, whatever has become of its parents: they are one session. */
   const processes = async () => {
-    const list = spawn('pgrep', ['-f', '127.0.0.1:8472 server.php'])
+    const list = spawn('pgrep', ['-s', String(server.pid), '-f', 'nginx|php'])
     let text = ''
     for await (const chunk of list.stdout) text += String(chunk)
     return text.split('\n').filter(Boolean)

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Draft;
 use Illuminate\Http\JsonResponse;
 
-/** An answer that says what a design is now. */
+/** An answer that says what a design is now; told only when it is to go out, so that nobody waits for that. */
 final class DesignAnswer extends JsonResponse
 {
-    /** @param array<string, mixed> $view as DesignView makes it */
-    public function __construct(public readonly string $design, array $view, int $status)
+    public function __construct(public readonly Draft $draft, int $status)
     {
-        parent::__construct($view, $status);
+        parent::__construct(status: $status);
+    }
+
+    /** @param array<string, mixed> $view as DesignView makes it */
+    public function tell(array $view): self
+    {
+        $this->setData($view);
+
+        return $this;
     }
 }

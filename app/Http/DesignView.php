@@ -21,13 +21,8 @@ final readonly class DesignView
     {
     }
 
-    public function answer(Draft $draft, int $status = 200): DesignAnswer
-    {
-        return new DesignAnswer($draft->design->id, $this->of($draft), $status);
-    }
-
     /** @return array<string, mixed> */
-    private function of(Draft $draft): array
+    public function of(Draft $draft): array
     {
         $design = $draft->design;
 
@@ -39,7 +34,7 @@ final readonly class DesignView
             'revision' => $design->revision,
             'mark' => $design->mark(),
             'canUndo' => $design->revision > 1,
-            'canRedo' => $design->hasLater(),
+            'canRedo' => $draft->hasLater,
             'savedAt' => $design->saved_at,
             'spec' => $draft->document->spec,
             'fields' => (object) $this->fields($draft->sized),

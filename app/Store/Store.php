@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Database\Reader;
+use Illuminate\Support\Facades\DB;
+use PDO;
 use Throwable;
 
 /**
  * The file everything is kept in, and what stands beside it: the backups, and the mark that it was found damaged.
  *
- * Nothing here writes to the file itself: what looks at it opens it for reading only.
+ * Nothing here writes to the file itself: what looks at it opens it for reading only, and past SQLite only where SQLite has
+ * not opened it.
  */
 final readonly class Store
 {
@@ -75,9 +78,25 @@ final readonly class Store
     private function isWhole(): bool
     {
         clearstatcache(true, $this->file);
+        if (self::isOpenHere()) {
+            // A process that closes a file loses all its locks on it, SQLite's too (SQLite, "How To Corrupt An SQLite
+            // Database File", 2.2): while it is open here, nothing else here may open it.
+            return (int) @filesize($this->file) > 0;
+        }
         $header = (string) @file_get_contents($this->file, length: 100);
 
         return strlen($header) === 100 && str_starts_with($header, self::MAGIC) && (int) @filesize($this->file) >= self::length($header);
+    }
+
+    private static function isOpenHere(): bool
+    {
+        foreach (DB::getConnections() as $connection) {
+            if ($connection->getRawPdo() instanceof PDO) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** How long the file is at least, in bytes, by its header; 0 where the header does not say. */

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Database\Reader;
 use App\Drafting;
 use App\Http\DesignAnswer;
-use App\Http\DesignView;
 use App\Models\Design;
 use App\Store\Archive;
 use App\Store\Backup;
@@ -58,13 +57,13 @@ final readonly class BackupController
     }
 
     /** One design of it, put on the shelf beside what is there. */
-    public function fetch(string $backup, string $id, Drafting $drafting, DesignView $view): DesignAnswer
+    public function fetch(string $backup, string $id, Drafting $drafting): DesignAnswer
     {
         foreach (Reader::of(Backups::ofThis()->find($backup)->path)->rows('SELECT id, document, "group" FROM designs') as $row) {
             if ($row['id'] === $id) {
                 $document = Design::document((array) json_decode((string) $row['document'], true, 64, JSON_THROW_ON_ERROR));
 
-                return $view->answer($drafting->start($document, (string) $row['group']), 201);
+                return new DesignAnswer($drafting->start($document, (string) $row['group']), 201);
             }
         }
         throw StoreTrouble::of('store.no-backup');

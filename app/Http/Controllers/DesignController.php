@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
+use App\Http\DesignAnswer;
 use App\Http\DesignView;
 use App\Http\JsonBody;
 use App\Models\Design;
@@ -15,7 +16,7 @@ use Illuminate\Http\Request;
 /** The shelf: what is on it, what is put on it and taken off it. */
 final readonly class DesignController
 {
-    public function __construct(private Drafting $drafting, private DesignView $view)
+    public function __construct(private Drafting $drafting)
     {
     }
 
@@ -36,12 +37,12 @@ final readonly class DesignController
         $body = JsonBody::of($request)->object();
         $draft = $this->drafting->start(DesignDocument::of($body['name'] ?? null, (array) ($body['spec'] ?? [])));
 
-        return $this->view->answer($draft, 201);
+        return new DesignAnswer($draft, 201);
     }
 
     public function show(Design $design): JsonResponse
     {
-        return $this->view->answer($this->drafting->draft($design));
+        return new DesignAnswer($this->drafting->draft($design), 200);
     }
 
     /** Which state it is in: what is asked again and again by those who show it. */
@@ -55,7 +56,7 @@ final readonly class DesignController
         $name = JsonBody::of($request)->object()['name'] ?? null;
         $copy = $this->drafting->start($design->toDocument()->named($name), $design->group);
 
-        return $this->view->answer($copy, 201);
+        return new DesignAnswer($copy, 201);
     }
 
     /** `{"name": …}` or `{"group": …}`: a name is a change like any, a group is where it stands; an empty one takes it out. */

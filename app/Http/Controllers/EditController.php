@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Drafting;
 use App\Http\ChangeList;
-use App\Http\DesignView;
+use App\Http\DesignAnswer;
 use App\Http\JsonBody;
 use App\Http\Middleware\InOneWrite;
 use Gimbo\Core\Error\InvalidDocument;
@@ -17,7 +17,7 @@ use Illuminate\Http\Request;
 /** Changes to one design, and the way back. */
 final readonly class EditController
 {
-    public function __construct(private Drafting $drafting, private DesignView $view)
+    public function __construct(private Drafting $drafting)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class EditController
         $seen = isset($body['revision']) ? self::revision($body, '/revision') : null;
         $edited = $this->drafting->edit($design, $seen, is_string($gesture) ? mb_substr($gesture, 0, 64) : null, ChangeList::read($body['changes'] ?? null));
 
-        return $this->view->answer($edited);
+        return new DesignAnswer($edited, 200);
     }
 
     /** `{"revision": n}`: one step back from revision n; from any other the answer is the design as it is, so that a repeated request does no harm. */
@@ -58,7 +58,7 @@ final readonly class EditController
     {
         $from = self::revision(JsonBody::of($request)->object(), '/revision');
 
-        return $this->view->answer($this->drafting->step($design, $from, $by));
+        return new DesignAnswer($this->drafting->step($design, $from, $by), 200);
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
-use App\Http\DesignView;
+use App\Http\DesignAnswer;
 use App\Http\JsonBody;
 use App\Models\Design;
 use App\Models\Point;
@@ -19,7 +19,7 @@ final readonly class HistoryController
 {
     private const LATEST = 200;
 
-    public function __construct(private Drafting $drafting, private DesignView $view)
+    public function __construct(private Drafting $drafting)
     {
     }
 
@@ -48,7 +48,7 @@ final readonly class HistoryController
         $body = JsonBody::of($request)->object();
         [$from, $to] = [EditController::revision($body, '/revision'), EditController::revision($body, '/to')];
 
-        return $this->view->answer($this->drafting->step($design, $from, $to - $from));
+        return new DesignAnswer($this->drafting->step($design, $from, $to - $from), 200);
     }
 
     /** `{"name": …}`: gives the design as it is now a name. */
@@ -65,7 +65,7 @@ final readonly class HistoryController
     {
         $there = Point::query()->where('design_id', $design->id)->findOrFail($point);
 
-        return $this->view->answer($this->drafting->become($design->id, Design::document($there->document)));
+        return new DesignAnswer($this->drafting->become($design->id, Design::document($there->document)), 200);
     }
 
     public function forget(Design $design, string $point): JsonResponse

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
-use App\Http\DesignView;
+use App\Http\DesignAnswer;
 use App\Http\JsonBody;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Sizing;
@@ -15,10 +15,10 @@ use Illuminate\Http\Request;
 /** Takes in a design that somebody handed on: the file as it is, as the body. */
 final class ImportController
 {
-    public function __invoke(Request $request, Sizing $sizing, Drafting $drafting, DesignView $view): JsonResponse
+    public function __invoke(Request $request, Sizing $sizing, Drafting $drafting): JsonResponse
     {
         $document = DesignDocument::read(JsonBody::of($request)->value, $sizing);
 
-        return $view->answer($drafting->start($document), 201);
+        return new DesignAnswer($drafting->start($document), 201);
     }
 }

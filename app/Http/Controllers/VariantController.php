@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drafting;
-use App\Http\DesignView;
+use App\Http\DesignAnswer;
 use App\Models\Design;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
@@ -16,7 +16,7 @@ final readonly class VariantController
 {
     private const MOST = 2;
 
-    public function __construct(private Drafting $drafting, private DesignView $view)
+    public function __construct(private Drafting $drafting)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class VariantController
             throw InvalidDocument::at('', Reason::of('variants.enough', ['most' => self::MOST]));
         }
 
-        return $this->view->answer($this->drafting->start($design->toDocument(), variantOf: $design->id), 201);
+        return new DesignAnswer($this->drafting->start($design->toDocument(), variantOf: $design->id), 201);
     }
 
     /** Keeps one: the design becomes what that version is, and the comparing is over. */
@@ -40,7 +40,7 @@ final readonly class VariantController
     {
         $kept = $design->variants()->findOrFail($variant);
 
-        return $this->view->answer($this->drafting->keep($design, $kept));
+        return new DesignAnswer($this->drafting->keep($design, $kept), 200);
     }
 
     public function destroy(Design $design, string $variant): JsonResponse

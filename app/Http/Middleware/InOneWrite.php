@@ -34,7 +34,7 @@ final readonly class InOneWrite
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {
-            return $next($request);
+            return $this->told($next($request));
         }
         $key = self::key($request);
         if ($key === false) {
@@ -46,12 +46,17 @@ final readonly class InOneWrite
         try {
             $answer = $key === null ? $next($request) : $this->once($key, $request, $next);
             $answer->isSuccessful() ? DB::commit() : DB::rollBack();
-
-            return $answer;
         } finally {
             // Also where it could not even be committed: nothing of it stays.
             DB::transactionLevel() > $level && DB::rollBack($level);
         }
+
+        return $this->told($answer);
+    }
+
+    private function told(Response $answer): Response
+    {
+        return $answer instanceof DesignAnswer ? $answer->tell($this->view->of($answer->draft)) : $answer;
     }
 
     /** @param Closure(Request): Response $next */
@@ -64,7 +69,7 @@ final readonly class InOneWrite
         }
         $answer = $next($request);
         if ($answer instanceof JsonResponse && $answer->isSuccessful()) {
-            $body = $answer instanceof DesignAnswer ? ['design' => $answer->design] : $answer->getData(true);
+            $body = $answer instanceof DesignAnswer ? ['design' => $answer->draft->design->id] : $answer->getData(true);
             Deed::query()->create(['id' => $key, 'asked' => $asked, 'status' => $answer->getStatusCode(), 'answer' => $body, 'done_at' => Drafting::now()]);
         }
 
@@ -79,7 +84,7 @@ final readonly class InOneWrite
         }
         $found = Design::query()->find($design);
 
-        return $found === null ? Errors::said(404, 'request.unknown-design') : $this->view->answer($this->drafting->draft($found), $deed->status);
+        return $found === null ? Errors::said(404, 'request.unknown-design') : new DesignAnswer($this->drafting->draft($found), $deed->status);
     }
 
     /** The id the client gave it; null for none, false where it is none. */
