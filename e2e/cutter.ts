@@ -6,15 +6,20 @@ import { createInterface } from 'node:readline'
 export const CUTTER_PORT = 8476
 
 /** The stand-in for a cutting machine, told how to behave; what it says of a job is read line by line. */
-export async function startCutter(mode: string) {
-  const cutter = spawn('bin/cutter', [`--port=${CUTTER_PORT}`, `--mode=${mode}`], {
+export async function startCutter(mode: string, options: string[] = []) {
+  const cutter = spawn('bin/cutter', [`--port=${CUTTER_PORT}`, `--mode=${mode}`, ...options], {
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   const lines = createInterface({ input: cutter.stdout })[Symbol.asyncIterator]()
   await lines.next()
   return {
     report: async () =>
-      JSON.parse(String((await lines.next()).value)) as { cut: number; outside: number[][]; finished: boolean },
+      JSON.parse(String((await lines.next()).value)) as {
+        cut: number
+        outside: number[][]
+        finished: boolean
+        down: boolean
+      },
     stop: async () => {
       cutter.kill()
       await once(cutter, 'exit')

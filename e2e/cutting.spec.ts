@@ -62,6 +62,31 @@ for (const [mode, said] of [
   })
 }
 
+test('a cut rests, goes on, is stopped with the blade up, and goes on from there', async ({ page }) => {
+  const cutter = await startCutter('slow', ['--sheet=keep'])
+  try {
+    const id = await openNew(page, { make: 'tray-and-lid' })
+    await page.request.post(`/api/designs/${id}/cutting`, { data: { pieces: ['tray'] } })
+    await page.goto('/cutting')
+    const job = page.getByRole('listitem', { name: 'Journey, Tray' }).first()
+    await expect(job.getByRole('progressbar')).toHaveAttribute('aria-valuenow', /^[1-9]\d?$/)
+    await job.getByRole('button', { name: 'Pause' }).click()
+    await expect(job).toContainText('Rests with the blade up')
+    await job.getByRole('button', { name: 'Go on' }).click()
+    await expect(job).toContainText('Being cut')
+    await job.getByRole('button', { name: 'Stop' }).click()
+    await expect(job).toHaveAttribute('data-state', 'stopped')
+    await expect(job).toContainText('The blade is up')
+    expect(await cutter.report()).toMatchObject({ down: false, finished: true })
+    await job.getByRole('button', { name: 'Cut on from here' }).click()
+    await expect(job).toHaveAttribute('data-state', 'done', { timeout: 60_000 })
+    expect(await cutter.report()).toMatchObject({ down: false, finished: true, outside: [] })
+    await job.getByRole('button', { name: 'Remove' }).click()
+  } finally {
+    await cutter.stop()
+  }
+})
+
 test('a machine of one’s own has an address and a bed, and a wrong one is said at its field', async ({ page }) => {
   await page.goto('/cutting/machines')
   await page.getByRole('button', { name: 'Add a machine' }).click()

@@ -73,7 +73,7 @@ test.describe('a server that stops', () => {
   }
   /** Every process that was begun by it, whatever has become of its parents: they are one session. */
   const processes = async () => {
-    const list = spawn('pgrep', ['-s', String(server.pid), '-f', 'nginx|php'])
+    const list = spawn('pgrep', ['-s', String(server.pid), '-f', 'nginx|php|bash'])
     let text = ''
     for await (const chunk of list.stdout) text += String(chunk)
     return text.split('\n').filter(Boolean)
