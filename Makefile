@@ -1,12 +1,12 @@
 # What CI runs is `make check`; bin/test installs what it needs and calls it.
 
-.PHONY: check style types analyse core app units journeys property bench screenshots same planted
+.PHONY: check style types analyse core app units journeys faults-short faults property bench screenshots same planted
 
-check: types style analyse core app units journeys
+check: types style analyse core app units journeys faults-short
 
 style:
 	vendor/bin/pint --test
-	npx prettier --check resources/js resources/css e2e lang api playwright.config.ts vite.config.ts vitest.config.ts --log-level warn
+	npx prettier --check resources/js resources/css e2e bench/faults lang api playwright.config.ts vite.config.ts vitest.config.ts --log-level warn
 	npx eslint resources/js e2e --max-warnings 0
 
 # The browser's types are generated from api/openapi.json and never kept.
@@ -30,6 +30,14 @@ units:
 
 journeys:
 	npx playwright test
+
+# Kills, full disks, hostile files and impatient makers, done to a running Gimbo from outside: a few of each, or (in some
+# twenty minutes) as many as the README says. `PART=kills` for one of them.
+faults-short:
+	node bench/faults/run.mjs --short
+
+faults:
+	node bench/faults/run.mjs $(PART)
 
 # The properties on many more random requests than `make check` has time for: some 100,000 over all makes.
 property:

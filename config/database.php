@@ -13,6 +13,8 @@ return [
             // A write waits for another one instead of failing; a commit is on the disk before it is answered.
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
+            // What was kept goes on into the file itself at once: a plain copy of it has all but what is being written.
+            'pragmas' => ['wal_autocheckpoint' => 1],
             'synchronous' => 'FULL',
         ],
     ],

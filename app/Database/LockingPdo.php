@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use PDO;
+use PDOException;
 
 /**
  * SQLite, where a transaction takes the lock for writing as it begins, and waits for it as long as the busy timeout says.
@@ -34,7 +35,12 @@ final class LockingPdo extends PDO
     public function rollBack(): bool
     {
         $this->isIn = false;
-        $this->exec('ROLLBACK TRANSACTION');
+        try {
+            $this->exec('ROLLBACK TRANSACTION');
+        } catch (PDOException $error) {
+            // A full disk and the like make SQLite roll back by itself ("Response To Errors Within A Transaction").
+            str_contains($error->getMessage(), 'no transaction is active') || throw $error;
+        }
 
         return true;
     }

@@ -85,7 +85,13 @@ final readonly class Store
         }
         $header = (string) @file_get_contents($this->file, length: 100);
 
-        return strlen($header) === 100 && str_starts_with($header, self::MAGIC) && (int) @filesize($this->file) >= self::length($header);
+        if (strlen($header) !== 100 || ! str_starts_with($header, self::MAGIC)) {
+            return false;
+        }
+        [$page, $pages] = self::size($header);
+        $there = intdiv((int) @filesize($this->file), $page);
+
+        return $there >= $pages || array_diff(range($there + 1, $pages), $this->logged($page)) === [];
     }
 
     private static function isOpenHere(): bool
@@ -99,8 +105,8 @@ final readonly class Store
         return false;
     }
 
-    /** How long the file is at least, in bytes, by its header; 0 where the header does not say. */
-    private static function length(string $header): int
+    /** @return array{int, int} how large a page is, in bytes, and how many the file has by its header; 0 where that does not say */
+    private static function size(string $header): array
     {
         /** @var array{size: int} $page */
         $page = unpack('nsize', $header, 16);
@@ -109,7 +115,25 @@ final readonly class Store
         /** @var array{valid: int} $valid */
         $valid = unpack('Nvalid', $header, 92);
 
-        return $valid['valid'] === $count['changed'] ? ($page['size'] === 1 ? 65536 : $page['size']) * $count['pages'] : 0;
+        return [$page['size'] === 1 ? 65536 : max(512, $page['size']), $valid['valid'] === $count['changed'] ? $count['pages'] : 0];
+    }
+
+    /**
+     * The pages that still stand in the log and may not have found room in the file yet (SQLite, "WAL-mode File Format").
+     *
+     * @return list<int>
+     */
+    private function logged(int $page): array
+    {
+        $pages = [];
+        $log = @fopen("$this->file-wal", 'rb');
+        while ($log !== false && fseek($log, 32 + count($pages) * (24 + $page)) === 0 && strlen($frame = (string) fread($log, 24)) === 24) {
+            /** @var array{number: int} $head */
+            $head = unpack('Nnumber', $frame);
+            $pages[] = $head['number'];
+        }
+
+        return $pages;
     }
 
     /**
@@ -130,6 +154,9 @@ final readonly class Store
             return $migrations;
         }
         is_readable($this->file) || throw StoreTrouble::of('store.unreachable');
+        if (! is_writable($this->file) || ! is_writable($folder)) {
+            throw StoreTrouble::of('store.read-only');
+        }
         try {
             $done = self::looked($this->file);
         } catch (Throwable $error) {
@@ -137,9 +164,6 @@ final readonly class Store
         }
         $newer = array_diff($done, $migrations);
         $newer === [] || throw StoreTrouble::of('store.newer');
-        if (! is_writable($this->file) || ! is_writable($folder)) {
-            throw StoreTrouble::of('store.read-only');
-        }
         is_file($this->damageMark()) && unlink($this->damageMark());
 
         return array_values(array_diff($migrations, $done));

@@ -22,6 +22,8 @@ const parts = {
   load: () => load({ clients: 8, seconds: isShort ? 5 : 60, seed, port: 8489 }),
 }
 let failed = 0
+// Waiting for what hurts is no reason to end.
+setInterval(() => undefined, 1000)
 for (const [name, part] of Object.entries(parts)) {
   if (only.length > 0 && !only.includes(name)) continue
   const begun = performance.now()

@@ -3,7 +3,6 @@
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync, appendFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { parentPort, workerData } from 'node:worker_threads'
-import { openDraftBook } from '@/features/table/draftBook'
 
 const { url, design, folder, drains, pace } = workerData
 const kept = join(folder, 'storage')
@@ -30,6 +29,9 @@ globalThis.window = globalThis
 const fetchIt = globalThis.fetch
 globalThis.fetch = (path, init) => fetchIt(`${url}${path}`, init)
 
+globalThis.navigator ??= {}
+// Once all of that is there: it looks around as it begins.
+const { openDraftBook } = await import('@/features/table/draftBook')
 const book = openDraftBook(design)
 await book.load()
 if (drains) {
