@@ -136,13 +136,11 @@ test('a backup is looked into, one design is put back from it, then all; and eve
   await expect(page.getByRole('link', { name: new RegExp(later) })).toHaveCount(1)
 
   await page.goto('/backups')
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 'torn.jsonl',
-      mimeType: 'application/jsonl',
-      buffer: Buffer.from(lines.slice(0, 3).join('\n')),
-    })
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'torn.jsonl',
+    mimeType: 'application/jsonl',
+    buffer: Buffer.from(lines.slice(0, 3).join('\n')),
+  })
   await expect(page.getByRole('alert')).toContainText('not whole')
 })
 

@@ -21,7 +21,7 @@ export function Header({ children }: { children?: ReactNode }) {
   return (
     <header className="flex flex-wrap items-center gap-x-3 px-5 py-1.5">
       <Wordmark label={words('table.to-shelf')} />
-      <nav aria-label={words('place.label')} className="ml-2 flex">
+      <nav aria-label={words('place.label')} className="ml-2 flex flex-wrap">
         {PLACES.map(({ to, key }) => (
           <NavLink
             key={to}

@@ -7,7 +7,7 @@ import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
 import { Sheet } from '@/ui/Sheet'
 import { Thumbnail } from '@/ui/Thumbnail'
-import { language, words } from '@/words'
+import { language, words, wordsAround } from '@/words'
 
 type Kept = Awaited<ReturnType<typeof api.backups>>
 
@@ -89,7 +89,11 @@ export function BackupsPage() {
               {words('backups.everything')}
             </a>
           </div>
-          <p className="mb-4 max-w-prose text-soft">{words('backups.note', { folder: kept?.folder ?? '' })}</p>
+          <p className="mb-4 max-w-prose text-soft">
+            {wordsAround('backups.note').map((part) =>
+              'text' in part ? part.text : <code key={part.slot}>{kept?.folder}</code>,
+            )}
+          </p>
           <div className="mb-4 space-y-2 empty:hidden">
             {trouble && <ErrorNote>{trouble}</ErrorNote>}
             {said && (
@@ -107,7 +111,9 @@ export function BackupsPage() {
                 aria-label={words('backups.of', { when: when(backup.madeAt) })}
               >
                 <HistoryIcon aria-hidden="true" className="size-5 text-soft" />
-                <span className="w-56 font-semibold tabular-nums">{when(backup.madeAt)}</span>
+                <time className="w-56 font-semibold tabular-nums" dateTime={backup.madeAt}>
+                  {when(backup.madeAt)}
+                </time>
                 <span className="mr-auto text-soft">{words(`backup.${backup.why}`)}</span>
                 <button type="button" className="quiet-button" disabled={isBusy} onClick={() => open(backup)}>
                   {words('backups.look')}
@@ -140,7 +146,7 @@ export function BackupsPage() {
                 </span>
                 <span className="truncate font-serif font-semibold">{design.name}</span>
                 <span className="text-[0.95rem] text-soft">
-                  {when(design.savedAt)}
+                  <time dateTime={design.savedAt}>{when(design.savedAt)}</time>
                   {design.isAway && ` · ${words('backups.away')}`}
                 </span>
                 <button

@@ -52,7 +52,7 @@ export function TopBar({ book, view, piece }: TopBarProps) {
   const [isNoting, setIsNoting] = useState(false)
   const [said, setSaid] = useState<string | null>(null)
   return (
-    <header className="flex items-center gap-3 px-5 py-1.5">
+    <header className="flex flex-wrap items-center gap-3 px-5 py-1.5">
       <Wordmark label={words('table.to-shelf')} />
       <span aria-hidden="true" className="text-xl text-soft">
         /
@@ -172,7 +172,10 @@ function SavingNote({ book }: { book: DraftBook }) {
     <span
       role="status"
       className={`flex items-center gap-1.5 text-[0.95rem] ${
-        isBad ? 'rounded-lg border border-warn bg-warn-wash px-3 py-1 text-warn' : 'min-w-18 text-soft'
+        isBad
+          ? // A row of its own: the name and what can be pressed keep their places.
+            'order-last mb-1 basis-full rounded-lg border border-warn bg-warn-wash px-3 py-1.5 text-warn'
+          : 'min-w-18 text-soft'
       }`}
     >
       <Icon aria-hidden="true" className="size-4 shrink-0" />

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { DesignView } from '@/api/client'
+import { Said } from '@/ui/Said'
 import { words } from '@/words'
 import { changedFigures } from './changedFigures'
 
@@ -16,7 +17,9 @@ export function Changed({ view }: { view: DesignView }) {
       {changed.length > 0 && (
         <ul className="my-1">
           {changed.slice(0, MOST).map(({ what, before, after }) => (
-            <li key={what}>{words('work.changed-figure', { what, before, after })}</li>
+            <li key={what}>
+              <Said of="work.changed-figure" params={{ what, before, after }} />
+            </li>
           ))}
           {changed.length > MOST && <li>{words('work.changed-more', { count: changed.length - MOST })}</li>}
         </ul>
