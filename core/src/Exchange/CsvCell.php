@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Gimbo\Core\Exchange;
 
 /**
- * Text in a cell of a CSV file that spreadsheets take as text: what begins like a formula gets an apostrophe before it
- * (as the OWASP page on CSV injection has it; from memory).
+ * Text in a cell of a CSV file that spreadsheets take as text: what begins like a formula, or would
+ * read back as one, gets an apostrophe before it (as the OWASP page on CSV injection has it; from memory).
  */
 final class CsvCell
 {
-    private const LIKE_A_FORMULA = '[=+\-@\t\r]';
+    private const LIKE_A_FORMULA = "'*[=+\\-@\\t\\r]";
 
     public static function write(string $text): string
     {

@@ -11,14 +11,14 @@ use PHPUnit\Framework\TestCase;
 
 final class SizesCsvTest extends TestCase
 {
-    private const AWKWARD = ['Ferry, return', 'The "long" one', '=1+1', 'Seeschwalbe, groß; 2. Wahl', "O'Tern", ' spaced out'];
+    private const AWKWARD = ['Ferry, return', 'The "long" one', '=1+1', "'=1+1", '-7', '@home', '+1 more', 'Seeschwalbe, groß; 2. Wahl', "O'Tern", ' spaced out'];
 
     public function test_awkward_names_come_back_as_they_went_out(): void
     {
         $entries = self::entries();
         $rows = SizesCsv::read(SizesCsv::write($entries));
-        self::assertSame([2, 3, 4, 5, 6, 7], array_column($rows, 'line'));
-        self::assertSame(array_fill(0, 6, null), array_column($rows, 'problem'));
+        self::assertSame(range(2, count(self::AWKWARD) + 1), array_column($rows, 'line'));
+        self::assertSame(array_fill(0, count(self::AWKWARD), null), array_column($rows, 'problem'));
         foreach ($rows as $i => $row) {
             self::assertNotNull($row['entry']);
             self::assertSame(['name' => trim(self::AWKWARD[$i]), 'kind' => 'card', 'width' => '4 1/4 in', 'height' => '108 mm'], array_diff_key($row['entry'], ['system' => 1]));
@@ -36,7 +36,8 @@ final class SizesCsvTest extends TestCase
         self::assertSame(0, proc_close($process));
         self::assertIsArray($rows);
         self::assertSame(['name', 'kind', 'width', 'height'], $rows[0]);
-        self::assertSame(self::AWKWARD, array_column(array_slice($rows, 1), 0));
+        $asText = ['=1+1' => "'=1+1", "'=1+1" => "''=1+1", '-7' => "'-7", '@home' => "'@home", '+1 more' => "'+1 more"];
+        self::assertSame(array_map(fn (string $name) => $asText[$name] ?? $name, self::AWKWARD), array_column(array_slice($rows, 1), 0));
     }
 
     public function test_says_line_by_line_what_is_wrong_and_reads_the_rest(): void
