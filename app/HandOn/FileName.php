@@ -9,13 +9,14 @@ use Illuminate\Support\Str;
 /** The name of a file that is handed on, from what a design is called: letters of every script stay. */
 final class FileName
 {
-    private const LONGEST = 80;
+    /** In bytes: file systems take 255, and an ending and a number come after. */
+    private const LONGEST = 160;
 
     public static function of(string $text, string $else = 'design'): string
     {
         $name = trim((string) preg_replace('/[^\p{L}\p{M}\p{N}]+/u', '-', mb_strtolower($text)), '-');
 
-        return trim(mb_substr($name, 0, self::LONGEST), '-') ?: $else;
+        return trim(mb_strcut($name, 0, self::LONGEST), '-') ?: $else;
     }
 
     /** For a header: the whole name (RFC 6266, RFC 8187), and a plain one for those that do not know it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\HandOn\FileName;
 use Gimbo\Core\Outline\FoldReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -61,5 +62,35 @@ final class HandingOnTest extends TestCase
             ->assertOk()->assertJsonPath('system', 'metric')->assertJsonPath('pieces.0.sheet.text.width', '207 mm');
         $this->postJson('/api/size', ['spec' => self::SPEC])->assertOk()->assertJsonPath('pieces.0.sheet.text.width', '8 3/16 in');
         $this->postJson('/api/size', ['spec' => ['make' => 'kite']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/make');
+    }
+
+    /** @return iterable<string, array{string, string}> what it is called, the name of its file */
+    public static function names(): iterable
+    {
+        yield 'another script' => ['Κάρτα για τα γλαρόνια', 'κάρτα-για-τα-γλαρόνια-envelope.svg'];
+        yield 'no letter at all' => ['!?', 'envelope.svg'];
+        yield 'a path' => ['../../etc/terns', 'etc-terns-envelope.svg'];
+    }
+
+    #[DataProvider('names')]
+    public function test_a_file_is_named_in_any_script(string $called, string $file): void
+    {
+        $header = (string) $this->get('/api/designs/'.$this->start($called).'/envelope.svg')->assertOk()->headers->get('Content-Disposition');
+        self::assertMatchesRegularExpression('/^attachment; filename="[\x20-\x7e]+\.svg"/', $header);
+        preg_match("/filename\*=utf-8''(\S+)$|filename=\"([^\"]+)\"$/", $header, $named);
+        self::assertSame($file, rawurldecode(end($named)));
+    }
+
+    public function test_the_name_of_a_file_is_one_a_file_system_takes(): void
+    {
+        $long = FileName::of(str_repeat('Ж', 200));
+        self::assertLessThanOrEqual(200, strlen($long));
+        self::assertTrue(mb_check_encoding($long, 'UTF-8'));
+    }
+
+    public function test_an_address_that_is_not_there_is_a_page_with_a_way_on(): void
+    {
+        $this->get('/designs/01hzzzzzzzzzzzzzzzzzzzzzzz/print')->assertNotFound()->assertSee('<a href="/">', false);
+        $this->getJson('/api/nothing')->assertNotFound()->assertJsonStructure(['errors' => [['message']]]);
     }
 }

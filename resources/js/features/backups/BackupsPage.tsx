@@ -151,7 +151,7 @@ export function BackupsPage() {
                 </span>
                 <button
                   type="button"
-                  className="quiet-button self-start"
+                  className="quiet-button -ml-3 self-start"
                   disabled={isBusy}
                   onClick={() =>
                     void attempt(async () => {
