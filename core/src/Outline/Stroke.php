@@ -56,7 +56,7 @@ final readonly class Stroke
     }
 
     /**
-     * @param array<string, array<int, int>> $ends strokes by where they end; those that are used go
+     * @param array<string, list<int>> $ends strokes by where they end; those that are used go
      * @param list<non-empty-list<Point>> $open
      * @param array<int, true> $isUsed
      * @return array{int, non-empty-list<Point>}|null the stroke that goes on from there, the right way round
@@ -64,10 +64,18 @@ final readonly class Stroke
     private static function next(Point $from, array &$ends, array $open, array $isUsed): ?array
     {
         foreach (self::cellsAround($from) as $cell) {
-            foreach ($ends[$cell] ?? [] as $place => $i) {
+            if (! isset($ends[$cell])) {
+                continue;
+            }
+            $there = &$ends[$cell];
+            for ($place = 0; $place < count($there);) {
+                $i = $there[$place];
                 if (isset($isUsed[$i])) {
-                    // Looked at once more, not again and again.
-                    unset($ends[$cell][$place]);
+                    // Looked at once more, not again and again: the last takes its place.
+                    $last = (int) array_pop($there);
+                    if ($place < count($there)) {
+                        $there[$place] = $last;
+                    }
 
                     continue;
                 }
@@ -77,7 +85,9 @@ final readonly class Stroke
                 if (self::meet($open[$i][count($open[$i]) - 1], $from)) {
                     return [$i, array_reverse($open[$i])];
                 }
+                $place++;
             }
+            unset($there);
         }
 
         return null;
@@ -93,16 +103,13 @@ final readonly class Stroke
         return floor($p->x / self::MEET_MM).' '.floor($p->y / self::MEET_MM);
     }
 
-    /** @return list<string> */
-    private static function cellsAround(Point $p): array
+    /** @return iterable<string> its own first */
+    private static function cellsAround(Point $p): iterable
     {
-        $cells = [];
         foreach ([0, -1, 1] as $dx) {
             foreach ([0, -1, 1] as $dy) {
-                $cells[] = self::cell(new Point($p->x + $dx * self::MEET_MM, $p->y + $dy * self::MEET_MM));
+                yield self::cell(new Point($p->x + $dx * self::MEET_MM, $p->y + $dy * self::MEET_MM));
             }
         }
-
-        return $cells;
     }
 }
