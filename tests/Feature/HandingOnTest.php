@@ -78,7 +78,7 @@ final class HandingOnTest extends TestCase
         $header = (string) $this->get('/api/designs/'.$this->start($called).'/envelope.svg')->assertOk()->headers->get('Content-Disposition');
         self::assertMatchesRegularExpression('/^attachment; filename="[\x20-\x7e]+\.svg"/', $header);
         preg_match("/filename\*=utf-8''(\S+)$|filename=\"([^\"]+)\"$/", $header, $named);
-        self::assertSame($file, rawurldecode(end($named)));
+        self::assertSame($file, rawurldecode((string) end($named)));
     }
 
     public function test_the_name_of_a_file_is_one_a_file_system_takes(): void
