@@ -9,6 +9,7 @@ test('two windows on one design: what is typed in one shows in the other, and ne
   const id = await openNew(page)
   const other = await context.newPage()
   await other.goto(`/designs/${id}`)
+  await expect(figure(other, square)).toHaveText('8 3/16 in')
   await page.getByLabel('Width of the card').fill('6')
   await expect(figure(page, square)).toHaveText('8 9/16 in')
   await expect(figure(other, square)).toHaveText('8 9/16 in')
