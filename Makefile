@@ -1,12 +1,12 @@
 # What CI runs is `make check`; bin/test installs what it needs and calls it.
 
-.PHONY: check style types analyse core app units journeys faults-short faults property bench screenshots same planted
+.PHONY: check style types analyse core app units journeys faults-short faults property bench screenshots same planted language
 
 check: types style analyse core app units journeys faults-short
 
 style:
 	vendor/bin/pint --test
-	npx prettier --check resources/js resources/css e2e bench/faults lang api playwright.config.ts vite.config.ts vitest.config.ts --log-level warn
+	npx prettier --check resources/js resources/css e2e bench/faults lang api playwright.config.ts vite.config.ts vite.onefile.config.ts vitest.config.ts --log-level warn
 	npx eslint resources/js e2e --max-warnings 0
 
 # The browser's types are generated from api/openapi.json and never kept.
@@ -58,3 +58,7 @@ same:
 planted:
 	php bench/planted/run.php core $(ONLY)
 	php bench/planted/run.php screens $(ONLY)
+
+# Makes the made-up language anew from what English says now; the journeys show every view in it.
+language:
+	GIMBO_WRITE_LANGUAGE=1 npx playwright test language -g "is made of what English says"

@@ -33,11 +33,11 @@ export default defineConfig({
     },
     screenshot: 'only-on-failure',
   },
-  webServer: [gimbo(8471, 'e2e'), gimbo(8474, 'pictures')],
+  webServer: [gimbo(8471, 'e2e'), gimbo(8474, 'pictures'), gimbo(8475, 'language', 'sl-x-tern'), gimbo(8477, 'views')],
 })
 
 /** A Gimbo of its own, begun with the demo alone. */
-function gimbo(port: number, name: string) {
+function gimbo(port: number, name: string, language = 'en') {
   const database = `storage/framework/${name}.sqlite`
   return {
     command: `rm -f ${database}*; exec bin/start`,
@@ -46,6 +46,7 @@ function gimbo(port: number, name: string) {
       GIMBO_PORT: String(port),
       GIMBO_DATABASE: `${process.cwd()}/${database}`,
       GIMBO_CUTTER_PORT: String(CUTTER_PORT),
+      GIMBO_LANGUAGE: language,
     },
     gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
     timeout: 120_000,

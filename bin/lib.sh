@@ -121,7 +121,7 @@ install_node_packages() {
   fi
 }
 
-front_end_sources() { find resources lang api vite.config.ts -type f ! -name schema.ts | LC_ALL=C sort; }
+front_end_sources() { find resources lang api vite.config.ts vite.onefile.config.ts -type f ! -name schema.ts | LC_ALL=C sort; }
 
 build_front_end() {
   local sources
@@ -129,7 +129,7 @@ build_front_end() {
   if [ ! -f public/build/manifest.json ] || changed build "${sources[@]}"; then
     say 'Building the screens …'
     npm run --silent types >/dev/null || fail 'the browser’s types could not be made from api/openapi.json.'
-    npx vite build --logLevel warn || fail 'the build did not succeed.'
+    npx vite build --logLevel warn && npx vite build --config vite.onefile.config.ts --logLevel warn || fail 'the build did not succeed.'
     stamp build "${sources[@]}"
   fi
 }

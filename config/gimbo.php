@@ -6,6 +6,9 @@ return [
     // The names Gimbo answers to; a request that calls it by another one is refused (DNS rebinding).
     'hosts' => array_filter(explode(',', (string) env('GIMBO_HOSTS', '127.0.0.1,localhost,[::1]'))),
 
+    // The language it speaks: a file of lang/ (BCP 47).
+    'language' => env('GIMBO_LANGUAGE', 'en'),
+
     // The largest body of a request, in bytes. A design is a few hundred; a drawing that is taken in may be much more.
     'largest_body' => 1536 * 1024,
 

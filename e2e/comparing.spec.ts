@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { figure, kept, mark, openNew, own, square } from './gimbo'
+import { figure, inInches, kept, mark, openNew, own, square } from './gimbo'
+
+test.beforeEach(async ({ page }) => void (await inInches(page)))
 
 test('the first minute: from the start page to right figures for her own card', async ({ page }) => {
   const began = Date.now()
@@ -62,7 +64,7 @@ test('versions side by side: what differs stands out, one is kept, and that can 
   const version = page.getByRole('region', { name: 'Version 2' })
   await version.getByLabel('Depth', { exact: true }).fill('3')
   const differs = page.locator('[data-differs=true]')
-  await expect(differs.filter({ hasText: 'So many stand in it' })).toContainText('14')
+  await expect(differs.filter({ hasText: 'Cards that fit in it' })).toContainText('14')
   await expect(page.locator('[data-differs=false]').filter({ hasText: 'Room in width' })).toHaveCount(1)
   await page.getByRole('button', { name: 'One more version' }).click()
   await page
@@ -75,9 +77,11 @@ test('versions side by side: what differs stands out, one is kept, and that can 
   await expect(differs.filter({ hasText: 'Hem lies flat' })).toHaveCount(1)
   await page.reload()
   await expect(page.getByRole('region', { name: 'Version 3' })).toContainText('doubled')
-  await page.getByRole('button', { name: 'Put Version 3 away' }).click()
+  await page.getByRole('button', { name: 'Remove Version 3' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click()
   await expect(page.getByRole('region', { name: 'Version 3' })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Keep Version 2' }).click()
+  await page.getByRole('button', { name: 'Go on with Version 2' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Go on with this one' }).click()
   await expect(page).toHaveURL(/\/designs\/[^/]+$/)
   await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('3 in')
   await page.keyboard.press('Control+z')
@@ -120,7 +124,7 @@ test('sizes: a file with broken lines is looked at, the good ones kept, handed o
   await expect(page.getByText('2 sizes can be kept, 2 lines cannot.')).toBeVisible()
   await expect(page.locator('[data-line="3"]')).toContainText('has no unit')
   await expect(page.locator('[data-line="5"]')).toContainText('5 parts')
-  await page.getByRole('button', { name: 'Keep these 2' }).click()
+  await page.getByRole('button', { name: 'Save these 2' }).click()
   await expect(page.getByRole('rowheader', { name: 'Ferry pass, day' })).toBeVisible()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -163,11 +167,11 @@ test('tools: a trial finds the notch, and the marks move by as much as the geome
   await page.getByRole('button', { name: 'Use it' }).click()
   await expect(page.getByLabel('Punch’s notch, how far it goes in')).toHaveValue('0.54 in')
   await page.getByLabel('Scoring board, smallest step').fill('x')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('alert')).toContainText('is not a length')
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name)
   await page.getByLabel('Scoring board, smallest step').fill('1/8')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('heading', { name })).toBeVisible()
 
   const id = await openNew(page)
@@ -177,7 +181,7 @@ test('tools: a trial finds the notch, and the marks move by as much as the geome
     return Number(whole) + Number(top) / Number(bottom)
   }
   const [side, at] = [await inches(square), await inches(mark)]
-  await page.getByRole('button', { name: 'the usual details' }).click()
+  await page.getByRole('button', { name: 'the usual tools' }).click()
   await page.getByRole('button', { name: /^Tools/ }).click()
   await page.getByRole('menuitemradio', { name }).click()
   await expect.poll(async () => (await kept(page, id)).fields['/tools/notch']?.text).toBe('0.54 in')
@@ -205,11 +209,11 @@ test('papers: a stack says the caliper, and a design takes caliper, sheet and co
   await expect(page.getByText('One sheet is')).toContainText('0.25 mm')
   await page.getByRole('button', { name: 'Use it' }).click()
   await page.getByLabel('Width of a sheet').fill('12')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('alert')).toBeVisible()
   await page.getByLabel('Height of a sheet').fill('12')
   await page.getByLabel('Colour').fill('#c8a06a')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('65 lb cover')
 
   await openNew(page, { paper: {} })
@@ -231,7 +235,7 @@ test('the shelf: found, sorted, renamed, grouped, put away and back', async ({ p
   await page.getByRole('button', { name: `More for ${first}` }).click()
   await page.getByRole('menuitem', { name: 'Rename' }).click()
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill(name)
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await page.getByRole('searchbox').fill(name)
   await page.getByRole('button', { name: `More for ${name}` }).click()
   await page.getByRole('menuitem', { name: 'Put it with others' }).click()
@@ -239,7 +243,7 @@ test('the shelf: found, sorted, renamed, grouped, put away and back', async ({ p
     .getByRole('dialog')
     .getByLabel(/^Group/)
     .fill(group)
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('heading', { name: new RegExp(`^${group}`) })).toBeVisible()
   await page.getByRole('button', { name: `More for ${name}` }).click()
   await page.getByRole('menuitem', { name: 'Take it off the shelf' }).click()

@@ -20,7 +20,7 @@ test('scrubbed, played, turned by mouse and by keys', async ({ page }) => {
   const flat = await seen(page)
   await slider.focus()
   for (let i = 0; i < 30; i++) await slider.press('ArrowRight')
-  await expect(slider).toHaveAttribute('aria-valuetext', 'Step 11: Folding: left flap, right flap')
+  await expect(slider).toHaveAttribute('aria-valuetext', 'Step 11: Folding: left flap and right flap')
   expect(await seen(page)).not.toBe(flat)
   await page.getByRole('button', { name: 'Play the fold' }).click()
   await expect(page.getByText('Folded and closed')).toBeVisible({ timeout: 20_000 })

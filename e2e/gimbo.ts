@@ -20,12 +20,16 @@ export async function openNew(page: Page, spec: Record<string, unknown> = {}, na
   expect(answer.status()).toBe(201)
   const { id } = (await answer.json()) as { id: string }
   await page.goto(`/designs/${id}`)
-  await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
   return id
 }
 
+/** As a maker begins who has said that she works in inches, whatever other journeys have said. */
+export const inInches = (page: Page) => page.request.put('/api/usual', { data: { system: 'imperial' } })
+
 /** Begins a design from the shelf, by what is in the hand and a picture of what is made for it. */
 export async function begin(page: Page, held: RegExp, make: RegExp) {
+  await inInches(page)
   await page.goto('/')
   await page.getByRole('button', { name: 'New …' }).click()
   await page.getByRole('dialog').getByRole('button', { name: held }).click()

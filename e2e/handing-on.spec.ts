@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { figure, openNew, own, square } from './gimbo'
+import { figure, inInches, openNew, own, square } from './gimbo'
 
 async function handOn(page: Page, item: RegExp): Promise<string> {
   await page.getByRole('button', { name: 'Hand on' }).click()
@@ -13,6 +13,8 @@ async function handOn(page: Page, item: RegExp): Promise<string> {
 }
 
 const opened = (program: string, ...args: string[]) => execFileSync(program, args, { encoding: 'utf8' })
+
+test.beforeEach(async ({ page }) => void (await inInches(page)))
 
 test('the design goes out and comes back in', async ({ page }, info) => {
   await openNew(page, { options: { method: 'score-board' }, system: 'metric' }, 'Handed on')
@@ -166,12 +168,12 @@ test('an odd-shaped tag out of a drawing: its unit asked for, its outline drawn 
   await expect(page.getByRole('alert')).toHaveCount(0)
   await page.getByLabel('one is').selectOption('mm')
   await expect(page.getByRole('img', { name: 'The outline of what is held' })).toBeVisible()
-  await expect(page.getByLabel('Width')).toHaveValue('120 mm')
-  await expect(page.getByLabel('Height')).toHaveValue('70 mm')
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('120 mm')
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('70 mm')
   await page.getByLabel('one is').selectOption('pt')
-  await expect(page.getByLabel('Width')).not.toHaveValue('120 mm')
+  await expect(page.getByLabel('Width', { exact: true })).not.toHaveValue('120 mm')
   await page.getByLabel('one is').selectOption('mm')
-  await expect(page.getByLabel('Width')).toHaveValue('120 mm')
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('120 mm')
   await page.getByRole('dialog').getByRole('listitem').getByRole('button').first().click()
   await expect(page.locator('[data-layer=outline]').first()).toBeVisible()
   await expect(page.getByRole('listitem').filter({ hasText: 'its outline' })).toBeVisible()

@@ -66,7 +66,6 @@ const PICTURES: Picture[] = [
       await expect(page.getByText('A step more')).toBeVisible()
     },
   },
-  { name: 'together', design: /Ten tern/, act: (page) => toFold(page, '0.94') },
   {
     name: 'mats',
     design: /Kite of terns/,
@@ -138,7 +137,6 @@ const PICTURES: Picture[] = [
       await expect(page.getByText('The notch is')).toBeVisible()
     },
   },
-  { name: 'papers', path: '/library/papers' },
   {
     name: 'cutting',
     design: /Ten tern/,
@@ -158,6 +156,18 @@ const PICTURES: Picture[] = [
       await expect(page.locator('[data-state=failed]')).toBeVisible()
       await expect(page.locator('[data-state=done]')).toBeVisible()
     },
+  },
+  {
+    name: 'phone',
+    design: /Ten tern/,
+    width: 390,
+    height: 844,
+  },
+  {
+    name: 'tablet',
+    design: /Lighthouse/,
+    width: 820,
+    height: 1180,
   },
   {
     name: 'handout',
@@ -186,7 +196,7 @@ for (const {
     await page.goto(path)
     if (design) {
       await page.getByRole('link', { name: design }).first().click()
-      await expect(page.getByRole('tab', { name: 'Measures' })).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
     }
     await act?.(page)
     await page.waitForTimeout(400)

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { begin, figure, kept, mark, openNew, square } from './gimbo'
+import { begin, figure, inInches, kept, mark, openNew, square } from './gimbo'
+
+test.beforeEach(async ({ page }) => void (await inInches(page)))
 
 test('a new design: change the card, and figures, drawing and shelf follow', async ({ page }) => {
   await begin(page, /^A flat card/, /^envelope from a square/)
@@ -208,10 +210,12 @@ test('a tray and its lid: a deeper tray asks for another lid, a lid too deep is 
   await expect(figure(page, /^Score/)).toHaveText('30 mm')
   await page.getByRole('button', { name: 'Lid', exact: true }).click()
   await expect(figure(page, /^Score/)).toHaveText('15 mm')
-  await page.getByRole('button', { name: 'the usual details' }).click()
+  await page.getByRole('button', { name: 'the usual tools' }).click()
   await page.getByLabel('Depth of the lid').fill('40')
   const fit = page.locator('[data-check=lid-not-taller-than-tray]')
   await expect(fit).toHaveAttribute('data-ok', 'false')
+  // In the field Escape would bring back what stood there.
+  await page.keyboard.press('Tab')
   await page.keyboard.press('Escape')
   await fit.getByRole('button', { name: 'Make the lid half as deep as the tray' }).click()
   await expect(fit).toHaveAttribute('data-ok', 'true')
@@ -239,7 +243,7 @@ test('mats lie on their panels, with the corners to cut off, and go again', asyn
 
 test('a setting beyond the tools’ reach is said before paper is cut', async ({ page }) => {
   await openNew(page, { make: 'straight-envelope' })
-  await page.getByRole('button', { name: 'the usual details' }).click()
+  await page.getByRole('button', { name: 'the usual tools' }).click()
   await page.getByRole('button', { name: 'Say how far the tools reach' }).click()
   await page.getByLabel('How far the tools reach').fill('2')
   const fit = page.locator('[data-check=within-reach]')

@@ -58,11 +58,11 @@ final readonly class Handout
             'materials' => $this->materials($own),
             'cuttingList' => array_map(fn (Piece $piece) => [
                 'name' => StepWords::nameOf($this->words, $piece->id), 'count' => $piece->count,
-                'sizes' => array_map(fn (Design $design) => self::size($design->piece($piece->id) ?? $piece), $both),
+                'sizes' => array_map(fn (Design $design) => $this->size($design->piece($piece->id) ?? $piece), $both),
             ], $own->pieces),
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
             'measures' => $this->measures($both),
-            'inside' => array_map(self::inside(...), $both),
+            'inside' => array_map($this->inside(...), $both),
             'steps' => $this->steps($own, $other, $isLeftHanded),
             'mended' => $mended,
             'otherSystem' => $this->words->sentence("print.{$other->request->system->value}"),
@@ -74,11 +74,11 @@ final readonly class Handout
     private function lead(array $both): string
     {
         $item = $both[0]->request->item;
-        $size = array_map(fn (Design $design) => self::pair($item->width, $item->height, $design), $both);
+        $size = array_map(fn (Design $design) => $this->pair($item->width, $item->height, $design), $both);
         $key = "handout.lead.{$both[0]->request->make}";
 
         return e($this->words->sentence("make.{$both[0]->request->make}")).' '.strtr(e($this->words->sentence($this->words->has($key) ? $key : 'handout.lead', [
-            'items' => $item->count === 1 ? $this->words->sentence('handout.one-item') : "$item->count ".$this->words->sentence('sentence.items'),
+            'items' => $this->words->sentence('handout.items', ['count' => $item->count]),
         ])), ['{size}' => "$size[0] ($size[1])"]);
     }
 
@@ -87,7 +87,7 @@ final readonly class Handout
     {
         $spec = (array) ($design->request->spec['paper'] ?? []);
         $paper = is_string($spec['name'] ?? null) ? $spec['name'] : $this->words->sentence('handout.paper');
-        $list = [e($paper).', '.self::figure(LengthFormatter::for(System::Metric)->measured($design->request->paper->caliper, 2)).' '.e($this->words->sentence('papers.thick'))];
+        $list = [strtr(e($this->words->sentence('handout.paper-as', ['paper' => $paper])), ['{caliper}' => $this->figure(LengthFormatter::for(System::Metric)->measured($design->request->paper->caliper, 2))])];
         foreach (With::cases() as $with) {
             if (array_filter($design->steps(), fn (WorkStep $step) => $step->with === $with) !== []) {
                 $list[] = e($this->words->sentence("handout.tool.$with->value"));
@@ -151,7 +151,7 @@ final readonly class Handout
         foreach ($pair as $i => $row) {
             if ($row !== null) {
                 $notes[$i] = $this->note($row, $pieces[$i]);
-                $figures[$i] = self::figure($pieces[$i]->measures[$row->measures[0]]->text());
+                $figures[$i] = $this->figure($pieces[$i]->measures[$row->measures[0]]->text());
             }
         }
         $row = $pair[0] ?? $pair[1];
@@ -165,12 +165,12 @@ final readonly class Handout
         ];
     }
 
-    private static function inside(Design $design): string
+    private function inside(Design $design): string
     {
         $inside = $design->inside;
         $words = LengthFormatter::for($design->request->system);
 
-        return implode(' × ', self::oneUnit(array_map($words->rounded(...), [$inside->width, $inside->height, ...($inside->depth->isPositive() ? [$inside->depth] : [])])));
+        return implode(' × ', $this->oneUnit(array_map($words->rounded(...), [$inside->width, $inside->height, ...($inside->depth->isPositive() ? [$inside->depth] : [])])));
     }
 
     private function note(MeasureRow $row, Piece $piece): string
@@ -203,10 +203,10 @@ final readonly class Handout
             $steps[] = [
                 'piece' => count($own->pieces) > 1 && $step->piece !== $before ? $said->pieceName($step->piece) : '',
                 'drawing' => self::asImage($pictures[$i]),
-                'says' => ($turn > 0 ? e($this->words->sentence("turn.$turn")).' ' : '').implode(' ', array_map(self::typeset(...), $said->of($i))),
-                'or' => $or === null ? '' : self::typeset($or),
-                'other' => $twin === null ? '' : implode('<br>', array_map(self::figure(...), array_values(array_unique(array_merge(...array_map(fn (Sentence $sentence) => $sentence->figures(), $others->of($twin))))))),
-                'advice' => array_map(self::typeset(...), $said->advice($i)),
+                'says' => ($turn > 0 ? e($this->words->sentence("turn.$turn")).' ' : '').implode(' ', array_map($this->typeset(...), $said->of($i))),
+                'or' => $or === null ? '' : $this->typeset($or),
+                'other' => $twin === null ? '' : implode('<br>', array_map($this->figure(...), array_values(array_unique(array_merge(...array_map(fn (Sentence $sentence) => $sentence->figures(), $others->of($twin))))))),
+                'advice' => array_map($this->typeset(...), $said->advice($i)),
             ];
             $before = $step->piece;
         }
@@ -214,47 +214,47 @@ final readonly class Handout
         return $steps;
     }
 
-    private static function typeset(Sentence $sentence): string
+    private function typeset(Sentence $sentence): string
     {
-        return implode('', array_map(fn (string|Figure $part) => $part instanceof Figure ? '<b>'.self::figure($part->text).'</b>' : e($part), $sentence->parts));
+        return implode('', array_map(fn (string|Figure $part) => $part instanceof Figure ? '<b>'.$this->figure($part->text).'</b>' : e($part), $sentence->parts));
     }
 
-    private static function size(Piece $piece): string
+    private function size(Piece $piece): string
     {
-        return implode(' × ', self::oneUnit(array_values($piece->figures->cutText())));
+        return implode(' × ', $this->oneUnit(array_values($piece->figures->cutText())));
     }
 
-    private static function pair(Length $width, Length $height, Design $design): string
+    private function pair(Length $width, Length $height, Design $design): string
     {
-        return implode(' × ', self::sides($width, $height, $design));
+        return implode(' × ', $this->sides($width, $height, $design));
     }
 
     /** @return list<string> width and height as HTML, the unit said once */
-    private static function sides(Length $width, Length $height, Design $design): array
+    private function sides(Length $width, Length $height, Design $design): array
     {
         $words = LengthFormatter::for($design->request->system);
 
-        return self::oneUnit([$words->rounded($width), $words->rounded($height)]);
+        return $this->oneUnit([$words->rounded($width), $words->rounded($height)]);
     }
 
     /**
      * @param list<string> $lengths
      * @return list<string> as HTML, the unit only with the last
      */
-    private static function oneUnit(array $lengths): array
+    private function oneUnit(array $lengths): array
     {
         $last = array_key_last($lengths);
         $unit = fn (string $text): string => (string) preg_replace('/^.* /', '', $text);
         $isOne = count(array_unique(array_map($unit, $lengths))) === 1;
 
-        return array_map(fn (string $text, int $i) => self::figure($i === $last || ! $isOne ? $text : (string) preg_replace('/ [a-z]+$/', '', $text)), $lengths, array_keys($lengths));
+        return array_map(fn (string $text, int $i) => $this->figure($i === $last || ! $isOne ? $text : (string) preg_replace('/ [a-z]+$/', '', $text)), $lengths, array_keys($lengths));
     }
 
     /** A length as HTML, its fraction set as one. */
-    private static function figure(string $text): string
+    private function figure(string $text): string
     {
         // A thin space keeps whole and fraction apart for those who copy it, or have it read to them.
-        return '<span class="figure">'.preg_replace(['~ (?=\d+/)~', '~(\d+)/(\d+)~u'], ["\u{2009}", '<span class="n">$1</span>⁄<span class="d">$2</span>'], e($text)).'</span>';
+        return '<span class="figure">'.preg_replace(['~ (?=\d+/)~', '~(\d+)/(\d+)~u'], ["\u{2009}", '<span class="n">$1</span>⁄<span class="d">$2</span>'], e($this->words->figure($text))).'</span>';
     }
 
     private static function asImage(string $svg): string

@@ -16,7 +16,7 @@ final class GimboServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Sizing::class, fn () => Sizing::ofEverything());
         $this->app->bind('db.connector.sqlite', LockingConnector::class);
-        $this->app->singleton(Words::class, fn () => Words::in('en', lang_path()));
+        $this->app->singleton(Words::class, fn () => Words::in((string) config('gimbo.language'), lang_path()));
     }
 
     public function boot(): void

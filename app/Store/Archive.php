@@ -30,7 +30,7 @@ final readonly class Archive
 
     /** What is JSON in the database, by table. */
     private const JSON = [
-        'designs' => ['document', 'drawing', 'summary'], 'revisions' => ['document'], 'points' => ['document'], 'entries' => ['entry'],
+        'designs' => ['document', 'drawing', 'summary'], 'revisions' => ['document'], 'points' => ['document'], 'ticks' => [], 'entries' => ['entry'],
         'cutting_jobs' => ['cutter', 'drawing'], 'deeds' => ['answer'],
     ];
 

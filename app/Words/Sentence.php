@@ -15,13 +15,15 @@ final readonly class Sentence
     /**
      * The words of a key with its {placeholders} filled in.
      *
-     * @param array<string, string|Figure|self> $slots
+     * @param array<string, string|int|Figure|self> $slots
      */
     public static function of(Words $words, string $key, array $slots = []): self
     {
         /** @var array<string, list<string>> $known by sentence: text and the names of its slots in turn */
         static $known = [];
-        $sentence = $words->sentence($key);
+        // What has a form of its own for a number is put in its form first; the others wait for their figures.
+        $sentence = $words->sentence($key, array_filter($slots, is_int(...)) + array_map(fn (string $name) => '{'.$name.'}', array_combine($names = array_keys($slots), $names)));
+        $slots = array_map(fn (string|int|Figure|self $slot) => is_int($slot) ? (string) $slot : $slot, $slots);
         $pieces = $known[$sentence] ??= preg_split('/\{([\w-]+)\}/', $sentence, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
         $parts = [];
         foreach ($pieces as $i => $piece) {

@@ -475,7 +475,7 @@ final readonly class StepWords
         }
 
         return $this->words->listed(array_map(
-            fn (string $name, array $ids): string => ! str_starts_with($name, 'faces.') ? $name : (count($ids) > 1 ? $this->words->sentence($name, ['count' => (string) count($ids)]) : $this->words->sentence("face.$ids[0]")),
+            fn (string $name, array $ids): string => ! str_starts_with($name, 'faces.') ? $name : (count($ids) > 1 ? $this->words->sentence($name, ['count' => count($ids)]) : $this->words->sentence("face.$ids[0]")),
             array_keys($alike), $alike,
         ));
     }

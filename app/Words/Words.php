@@ -10,11 +10,18 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
+use MessageFormatter;
 use RuntimeException;
 
 /** The core's reasons in a language: codes become the sentences of lang/<language>.json. Knows no framework. */
 final readonly class Words
 {
+    /** What is filled in with more than text: a plural, a choice (ICU message syntax). */
+    private const HAS_FORMS = '/\{\w+,/';
+
+    /** A figure as the core writes it. */
+    private const FIGURE = '~^-?\d+\.\d+(?= ?(?:in|mm|cm|%|°)?$)~';
+
     /** @param array<string, string> $sentences by key */
     private function __construct(private array $sentences)
     {
@@ -30,16 +37,52 @@ final readonly class Words
         return new self(array_filter($sentences, is_string(...)));
     }
 
+    /** The language, as BCP 47 names it. */
+    public function language(): string
+    {
+        return $this->sentences['language'] ?? 'en';
+    }
+
     /**
-     * A sentence by its key, its {placeholders} filled in.
+     * A sentence by its key (ICU message syntax), its arguments filled in.
      *
-     * @param array<string, string> $params
+     * @param array<string, string|int> $params
      */
     public function sentence(string $key, array $params = []): string
     {
         $sentence = $this->sentences[$key] ?? throw new RuntimeException("No words for $key.");
 
-        return strtr($sentence, array_combine(array_map(fn (string $name) => '{'.$name.'}', array_keys($params)), $params));
+        return $this->filled($key, $sentence, $params);
+    }
+
+    /** @param array<string, string|int> $params */
+    private function filled(string $key, string $sentence, array $params): string
+    {
+        if (! str_contains($sentence, '{')) {
+            return $sentence;
+        }
+        $params = array_map(fn (string|int $value) => is_string($value) ? $this->figure($value) : $value, $params);
+        if (preg_match(self::HAS_FORMS, $sentence) !== 1) {
+            return strtr($sentence, array_combine(array_map(fn (string $name) => '{'.$name.'}', array_keys($params)), array_map(strval(...), $params)));
+        }
+        /** @var array<string, MessageFormatter> $formatters */
+        static $formatters = [];
+        $formatter = $formatters[$this->language().$sentence] ??= new MessageFormatter($this->language(), $sentence);
+        $text = $formatter->format($params);
+
+        return $text === false ? throw new RuntimeException("$key: ".$formatter->getErrorMessage()) : $text;
+    }
+
+    /** A figure with the language's decimal sign; any other text as it is. */
+    public function figure(string $text): string
+    {
+        return preg_match(self::FIGURE, $text) === 1 ? str_replace('.', $this->sentences['number.decimal'] ?? '.', $text) : $text;
+    }
+
+    /** @return array<string, string> by key */
+    public function all(): array
+    {
+        return $this->sentences;
     }
 
     public function has(string $key): bool
@@ -65,17 +108,18 @@ final readonly class Words
     public function of(Reason $reason): string
     {
         $sentence = $this->sentences["reason.$reason->code"] ?? throw new RuntimeException("No words for reason $reason->code.");
-        $replace = [];
+        $params = [];
         foreach ($reason->params as $name => $value) {
-            $replace['{'.$name.'}'] = match (true) {
+            $params[$name] = match (true) {
                 $value instanceof Length => LengthFormatter::for(System::Metric)->text($value),
-                is_array($value) => implode(', ', $value),
+                is_array($value) => implode($this->sentence('list.between'), $value),
                 $value instanceof Quantity => throw new RuntimeException("No words for {$reason->code}'s $name."),
+                is_int($value) => $value,
                 default => (string) $value,
             };
         }
 
-        return strtr($sentence, $replace);
+        return $this->filled($reason->code, $sentence, $params);
     }
 
     /** @return array{at: string, message: string} */

@@ -7,10 +7,15 @@ import { Shelf } from './features/shelf/Shelf'
 import { Table } from './features/table/Table'
 import { Keys } from './ui/Keys'
 import { catchDownloads } from './ui/downloads'
+import { Asking } from './ui/Asking'
 import { ErrorNote } from './ui/ErrorNote'
 import { Notices } from './ui/Notices'
-import { rememberedTheme } from './ui/theme'
-import { words } from './words'
+import { watchFocus } from './ui/focus'
+import { Keypad } from './ui/Keypad'
+import { watchTouch } from './ui/touch'
+import { Main } from './ui/Main'
+import { followTheme } from './ui/theme'
+import { speak, words } from './words'
 
 // What is not needed to begin is fetched when it is gone to.
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
@@ -45,9 +50,9 @@ function App() {
 
   if (!catalogue)
     return isWaiting ? (
-      <main className="p-10">
+      <Main title="" className="p-[max(1rem,3vw)]">
         <ErrorNote>{words('saving.waiting')}</ErrorNote>
-      </main>
+      </Main>
     ) : null
   return (
     <Suspense>
@@ -86,14 +91,21 @@ function WorkPage() {
   return <Work key={id} designId={id} />
 }
 
-document.documentElement.dataset.theme = rememberedTheme()
+followTheme()
+watchFocus()
+watchTouch()
 catchDownloads()
+await speak(document.documentElement.lang)
 createRoot(document.getElementById('app') as HTMLElement).render(
   <StrictMode>
     <BrowserRouter>
-      <App />
+      <div className="app-page">
+        <App />
+      </div>
+      <Keypad />
       <Keys />
       <Notices />
+      <Asking />
     </BrowserRouter>
   </StrictMode>,
 )

@@ -12,3 +12,12 @@ afterEach(() => {
   cleanup()
   localStorage.clear()
 })
+
+// A browser that has no such screen.
+globalThis.matchMedia ??= (media: string) =>
+  ({
+    media,
+    matches: false,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }) as unknown as MediaQueryList

@@ -2,6 +2,7 @@
 <html lang="{{ $words->sentence('language') }}">
   <head>
     <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $name }} · Gimbo</title>
     @if ($format === null)
       @vite(['resources/css/handout.css', 'resources/js/handout.ts'])

@@ -93,4 +93,20 @@ final class HandingOnTest extends TestCase
         $this->get('/designs/01hzzzzzzzzzzzzzzzzzzzzzzz/print')->assertNotFound()->assertSee('<a href="/">', false);
         $this->getJson('/api/nothing')->assertNotFound()->assertJsonStructure(['errors' => [['message']]]);
     }
+
+    public function test_one_file_holds_steps_and_handout_and_asks_for_nothing(): void
+    {
+        $id = $this->start('Tide </script> table');
+        $html = (string) $this->get("/api/designs/$id/steps.html")->assertOk()->assertDownload('tide-script-table-steps.html')->getContent();
+        self::assertStringContainsString("default-src 'none'", $html);
+        self::assertDoesNotMatchRegularExpression('~(?:src|href)="(?!data:)|url\((?!["\']?data:)~', (string) preg_replace('~<script.*?</script>~s', '', $html));
+        preg_match('~<script type="application/json" id="held">(.*?)</script>~s', $html, $found);
+        $held = json_decode($found[1] ?? '', true);
+        self::assertSame('Tide </script> table', $held['view']['name']);
+        foreach (['by-piece right', 'by-piece left', 'by-tool right', 'by-tool left'] as $of) {
+            self::assertSameSize($held['view']['design']['steps'], $held['pictures'][$of]);
+        }
+        self::assertSameSize($held['view']['design']['steps'], $held['spoken']);
+        self::assertStringContainsString('<h1', $held['handout']);
+    }
 }

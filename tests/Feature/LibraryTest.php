@@ -62,4 +62,23 @@ final class LibraryTest extends TestCase
         self::assertArrayNotHasKey('/paper/name', $with());
         $this->edit($id, [['at' => '/paper/colour', 'to' => 'sand']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/paper/colour');
     }
+
+    public function test_what_is_usually_worked_with_is_said_once_and_begun_with(): void
+    {
+        $this->getJson('/api/usual')->assertOk()->assertExactJson(['usual' => null]);
+        $usual = $this->putJson('/api/usual', ['system' => 'metric', 'paper' => ['caliper' => '0.25'], 'clearance' => ['width' => '5', 'height' => '']])->assertOk()->json('usual');
+        self::assertSame(['system' => 'metric', 'paper' => ['caliper' => '0.25 mm'], 'clearance' => ['width' => '5 mm']], $usual);
+        self::assertSame($usual, $this->getJson('/api/usual')->json('usual'));
+        $this->putJson('/api/usual', $usual)->assertOk();
+        $spec = $this->postJson('/api/starts', ['holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '1 mm', 'count' => '1'], 'with' => $usual])->assertOk()->json('spec');
+        self::assertSame(['caliper' => '0.25 mm'], $spec['paper']);
+        $this->getJson('/api/library')->assertJsonMissingPath('usual');
+    }
+
+    public function test_what_is_usual_is_refused_where_it_is_none_and_the_old_stays(): void
+    {
+        $this->putJson('/api/usual', ['system' => 'imperial', 'paper' => ['caliper' => '0.012 in']])->assertOk();
+        $this->putJson('/api/usual', ['system' => 'imperial', 'paper' => ['caliper' => 'thick']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/paper/caliper');
+        $this->getJson('/api/usual')->assertJsonPath('usual.paper.caliper', '0.012 in');
+    }
 }

@@ -9,6 +9,7 @@ use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Paper\NamedSize;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
+use MessageFormatter;
 use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
@@ -72,6 +73,29 @@ final class WordsTest extends TestCase
         }
 
         return $keys;
+    }
+
+    /** By ICU itself, which reads them in PHP as the browser's library does. */
+    public function test_every_sentence_of_every_language_is_a_message_with_the_same_arguments(): void
+    {
+        $arguments = function (string $sentence): array {
+            preg_match_all('/\{\s*(\w+)\s*[,}]/', (string) preg_replace('/(?:zero|one|two|few|many|other|=\d+)\s*\{/', '(', $sentence), $found);
+            $names = array_unique($found[1]);
+            sort($names);
+
+            return $names;
+        };
+        $english = self::sentences();
+        foreach ((array) glob(dirname(__DIR__, 2).'/lang/*.json') as $file) {
+            $sentences = json_decode((string) file_get_contents((string) $file), true);
+            self::assertIsArray($sentences);
+            self::assertSame(array_keys($english), array_keys($sentences), basename((string) $file));
+            foreach ($sentences as $key => $sentence) {
+                self::assertIsString(MessageFormatter::formatMessage((string) $sentences['language'], $sentence, array_fill_keys($arguments($sentence), 2)), "$key: $sentence");
+                self::assertSame($arguments($english[$key]), $arguments($sentence), (string) $key);
+                self::assertDoesNotMatchRegularExpression("/'/", $sentence, "$key: ICU reads an apostrophe as a sign of its own");
+            }
+        }
     }
 
     public function test_the_language_file_is_read_without_a_framework(): void

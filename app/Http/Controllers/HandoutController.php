@@ -8,6 +8,7 @@ use App\Drafting;
 use App\HandOn\FileName;
 use App\HandOn\Handout;
 use App\HandOn\HandoutPdf;
+use App\HandOn\OneFile;
 use App\HandOn\PaperFormat;
 use App\HandOn\Recipe;
 use App\Models\Design;
@@ -27,6 +28,12 @@ final readonly class HandoutController
         $since = $request->query('since');
 
         return new Response($this->handout->html($this->drafting->draft($design), null, is_string($since) && ctype_digit($since) && strlen($since) < 10 ? (int) $since : null, $request->query('hand') === 'left'));
+    }
+
+    /** The step view with the handout, as a file that needs nothing else. */
+    public function oneFile(Design $design, OneFile $file): Response
+    {
+        return Download::of($file->html($this->drafting->draft($design)), 'text/html; charset=utf-8', FileName::of("$design->name steps").'.html');
     }
 
     public function recipe(Design $design, Recipe $recipe): Response

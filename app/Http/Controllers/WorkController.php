@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Drafting;
 use App\HandOn\FileName;
 use App\Models\Design;
+use App\Words\Spoken;
 use App\Words\StepWords;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
@@ -25,12 +26,17 @@ final readonly class WorkController
     {
     }
 
-    public function pictures(Request $request, Design $design): JsonResponse
+    public function pictures(Request $request, Design $design, Words $words): JsonResponse
     {
         $pictures = $this->drawn($request, $design);
         ksort($pictures);
+        $sized = $this->drafting->draft($design)->sized;
+        [$said, $spoken] = [new StepWords($words, $sized), new Spoken($words)];
 
-        return new JsonResponse(['revision' => $design->revision, 'pictures' => array_values($pictures)]);
+        return new JsonResponse([
+            'revision' => $design->revision, 'pictures' => array_values($pictures),
+            'spoken' => array_map(fn (int $i) => implode(' ', array_map($spoken->of(...), $said->of($i))), array_keys($sized->steps())),
+        ]);
     }
 
     /** One of them as a file, its number counted from 1. */

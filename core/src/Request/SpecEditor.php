@@ -37,6 +37,9 @@ final class SpecEditor
     /** What else is said of a tool than its steps. */
     private const OF_TOOL = '~^/tools/(cut|score|trimmer-score|punch)/(reach|notch|reads)$~';
 
+    /** What need not be said: nothing typed there means the usual. */
+    private const HAS_USUAL = '~^/(clearance|tools|options)/|^/border$~';
+
     /** Tools or a paper set otherwise than they were kept are no longer those of that name. */
     private const NAMED = ['/tools/name' => '~^/tools/~', '/paper/name' => '~^/paper/(caliper|grammage)$~'];
 
@@ -55,6 +58,9 @@ final class SpecEditor
         foreach ($changes as $change) {
             if (preg_match(self::POINTER, $change->at) !== 1) {
                 throw InvalidDocument::at(Reason::quote($change->at), Reason::of('field.unknown', ['text' => Reason::quote($change->at), 'known' => array_keys($fields)]));
+            }
+            if (is_string($change->to) && trim($change->to) === '' && preg_match(self::HAS_USUAL, $change->at) === 1) {
+                $change = Change::set($change->at, null);
             }
             if ($change->nudge !== null) {
                 $field = $fields[$change->at] ?? throw InvalidDocument::at($change->at, Reason::of('field.no-steps'));
@@ -106,6 +112,31 @@ final class SpecEditor
                 // A system that was chosen is the one a size is typed in; paper is as thick as it was written.
                 $before = $system !== null && $field !== 'thickness' ? null : self::unitIn($shown[$field] ?? null, null);
                 $spec['holds'][$field] = self::meant(Change::set("/holds/$field", $holds[$field]), $before ?? $of->unit(), $field !== 'count');
+            }
+        }
+
+        return $spec;
+    }
+
+    /**
+     * What a maker usually works with, as she typed it: bare numbers are in her system's unit, what is blank is not said.
+     *
+     * @param array<mixed> $said some of `system`, `tools`, `paper` and `clearance`
+     * @return array<string, mixed>
+     *
+     * @throws InvalidDocument at a length that is none
+     */
+    public static function usual(array $said): array
+    {
+        $unit = (System::tryFrom(is_string($said['system'] ?? null) ? $said['system'] : '') ?? System::Imperial)->unit();
+        $spec = ['system' => $said['system'] ?? System::Imperial->value];
+        foreach (['paper', 'clearance', 'tools'] as $part) {
+            foreach (is_array($said[$part] ?? null) ? $said[$part] : [] as $field => $text) {
+                $at = "/$part/$field";
+                if ($text !== null && $text !== '' && preg_match(self::POINTER, $at) === 1) {
+                    $isLength = preg_match(self::LENGTHS, $at) === 1;
+                    $spec = self::with($spec, [$at => $isLength && is_string($text) ? self::meant(Change::set($at, $text), $unit, true) : $text]);
+                }
             }
         }
 

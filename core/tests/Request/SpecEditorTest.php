@@ -59,6 +59,12 @@ final class SpecEditorTest extends TestCase
         self::assertSame('metric', $spec['system']);
     }
 
+    public function test_nothing_typed_is_the_usual_where_there_is_one(): void
+    {
+        $spec = Sizing::ofEverything()->edited(['clearance' => ['width' => '1/2 in']] + self::SPEC, [Change::set('/clearance/width', ' ')]);
+        self::assertArrayNotHasKey('width', (array) ($spec['clearance'] ?? []));
+    }
+
     /** @return iterable<string, array{Change, string, string}> */
     public static function refused(): iterable
     {

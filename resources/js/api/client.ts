@@ -1,3 +1,4 @@
+import { newId } from '@/ui/newId'
 import { words } from '@/words'
 import type { components } from './schema'
 
@@ -8,6 +9,8 @@ export type Piece = Schemas['Piece']
 export type Measure = Schemas['Measure']
 export type Check = Schemas['Check']
 export type Term = Schemas['Term']
+export type Usual = Schemas['Usual']
+export type Tick = Schemas['Tick']
 export type Step = Schemas['Step']
 export type Catalogue = Schemas['Catalogue']
 export type NamedSize = Schemas['NamedSize']
@@ -77,7 +80,7 @@ function once<T>(method: string, path: string, body?: unknown): Promise<T> {
   const asked = `${method} ${path} ${JSON.stringify(body) ?? ''}`
   const known = underWay.get(asked)
   if (known) return known as Promise<T>
-  const key = keys.get(asked) ?? crypto.randomUUID()
+  const key = keys.get(asked) ?? newId()
   keys.set(asked, key)
   const request = ask<T>(method, path, body, key)
     .then(
@@ -135,8 +138,16 @@ export const api = {
   shelf: () => send<{ designs: ShelfCard[] }>('GET', '/designs'),
   start: (name: string, spec: unknown) => send<DesignView>('POST', '/designs', { name, spec }),
   /** Everything that could be made for what is held, sized and drawn. */
-  starts: (holds: Record<string, string>, shown: unknown, system: System | null, usual: System) =>
-    send<Schemas['Starts']>('POST', '/starts', { holds, shown, usual, ...(system === null ? {} : { system }) }),
+  starts: (holds: Record<string, string>, shown: unknown, system: System | null, usual: System, given: Usual) =>
+    send<Schemas['Starts']>('POST', '/starts', {
+      holds,
+      shown,
+      usual,
+      with: given,
+      ...(system === null ? {} : { system }),
+    }),
+  usual: () => send<Schemas['UsualAnswer']>('GET', '/usual'),
+  sayUsual: (usual: Usual) => send<Schemas['UsualAnswer']>('PUT', '/usual', usual),
   outline: (file: string, unit: string | null) =>
     send<Outline>('POST', '/outlines', { file, ...(unit === null ? {} : { unit }) }),
   /** The file as it is: the server says what is wrong with it, line or field. */
@@ -144,6 +155,8 @@ export const api = {
   design: (id: string) => send<DesignView>('GET', design(id)),
   picture: (id: string) => send<Still>('GET', `${design(id)}/picture`),
   /** How the sheet lies for each step, drawn. */
+  ticks: (id: string) => send<Schemas['Ticks']>('GET', `${design(id)}/ticks`),
+  tick: (id: string, ticks: Tick[]) => send<Schemas['Ticks']>('POST', `${design(id)}/ticks`, { ticks }),
   pictures: (id: string, order: 'by-piece' | 'by-tool', hand: 'right' | 'left') =>
     send<Schemas['WorkPictures']>('GET', `${design(id)}/work?order=${order}&hand=${hand}`),
   alternatives: (id: string) => send<Schemas['Alternatives']>('GET', `${design(id)}/alternatives`),
@@ -219,6 +232,7 @@ export const files = {
   step: (id: string, number: number, order: string, hand: string) =>
     `/api${design(id)}/steps/${number}.svg?order=${order}&hand=${hand}`,
   measures: (id: string) => `/api${design(id)}/measures.svg`,
+  oneFile: (id: string) => `/api${design(id)}/steps.html`,
   recipe: (id: string) => `/api${design(id)}/recipe.txt`,
   /** Everything of these designs, or of all on the shelf where none is named. */
   several: (ids: string[]) => `/api/handed-on.zip${ids.length > 0 ? `?designs=${ids.join(',')}` : ''}`,

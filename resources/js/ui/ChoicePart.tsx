@@ -1,5 +1,6 @@
 import { DropdownMenu } from 'radix-ui'
 import type { ReactNode } from 'react'
+import { words } from '@/words'
 
 export interface Choice {
   value: string
@@ -17,11 +18,17 @@ interface ChoicePartProps {
   className?: string
 }
 
-/** A part of a sentence that is one of several. */
+const labelOf = (groups: ChoicePartProps['groups'], value: string) =>
+  groups.flatMap(({ choices }) => choices).find((choice) => choice.value === value)?.label
+
+const named = (label: string, value: string | undefined) =>
+  value === undefined ? label : words('choice.named', { label, value })
+
+/** A part of a sentence that is one of several; its name is what is seen of it. */
 export function ChoicePart({ label, value, face, groups, onChoose, className = 'part' }: ChoicePartProps) {
   return (
     <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className={className} aria-label={`${label}: ${value}`}>
+      <DropdownMenu.Trigger className={className} aria-label={named(label, labelOf(groups, value))}>
         <span className="part-face">{face}</span>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

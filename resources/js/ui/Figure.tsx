@@ -1,3 +1,5 @@
+import { withDecimalSign } from '@/words'
+
 const SHAPE = /^(≈ )?(-)?(?:(\d+(?:\.\d+)?)(?= |$))?(?: ?(\d+)\/(\d+))?(?: ([a-z]+))?$/
 
 interface FigureProps {
@@ -14,11 +16,11 @@ export function Figure({ text, unit = true, className = '' }: FigureProps) {
   const [, about, minus, whole, top, bottom, unitName] = parts
   return (
     <span className={`whitespace-nowrap ${className}`}>
-      <span className="sr-only">{text}</span>
+      <span className="sr-only">{withDecimalSign(text)}</span>
       <span aria-hidden="true">
         {about}
         {minus && '−'}
-        {whole}
+        {whole && withDecimalSign(whole)}
         {top && (
           <span className="frac">
             <span>{top}</span>

@@ -14,7 +14,7 @@ export function FileButton({ label, accept, onFile }: FileButtonProps) {
     <>
       <button type="button" className="quiet-button" onClick={() => picker.current?.click()}>
         <FileInput aria-hidden="true" className="size-5" />
-        {label}
+        <span className="max-sm:sr-only">{label}</span>
       </button>
       <input
         ref={picker}

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { Sheet } from '@/ui/Sheet'
-import { isTyping } from '@/ui/isTyping'
+import { setSingleKeys, useShortcuts, useSingleKeys } from '@/ui/shortcuts'
 import { words } from '@/words'
 
 const OPEN = 'gimbo:keys'
@@ -24,27 +24,29 @@ const MAP: Record<string, string[][]> = {
 /** Which key does what; opened with the question mark. */
 export function Keys() {
   const [isOpen, setOpen] = useState(false)
+  const areOn = useSingleKeys((state) => state.areOn)
   useEffect(() => {
     const open = () => setOpen(true)
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== '?' || isTyping(event.target)) return
-      event.preventDefault()
-      open()
-    }
     window.addEventListener(OPEN, open)
-    window.addEventListener('keydown', onKey)
-    return () => {
-      window.removeEventListener(OPEN, open)
-      window.removeEventListener('keydown', onKey)
-    }
+    return () => window.removeEventListener(OPEN, open)
   }, [])
+  useShortcuts(({ key }) => (key === '?' ? () => setOpen(true) : undefined))
   return (
     <Sheet title={words('keys.title')} isOpen={isOpen} onOpenChange={setOpen} isWide>
-      <div className="columns-2 gap-10">
+      <label className="mb-4 flex min-h-11 cursor-pointer items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 shrink-0 accent-live"
+          checked={areOn}
+          onChange={(event) => setSingleKeys(event.target.checked)}
+        />
+        {words('keys.single')}
+      </label>
+      <div className="gap-10 md:columns-2">
         {Object.entries(MAP).map(([place, keys]) => (
           <section key={place} className="mb-5 break-inside-avoid">
             <h3 className="mb-1 text-lg">{words(`keys.${place}`)}</h3>
-            <dl className="grid grid-cols-[9.5rem_1fr] items-baseline gap-x-4 gap-y-1.5">
+            <dl className="grid grid-cols-[minmax(5rem,9.5rem)_1fr] items-baseline gap-x-4 gap-y-1.5">
               {keys.map((combination, i) => (
                 <div key={i} className="contents">
                   <dt className="flex flex-wrap gap-1">

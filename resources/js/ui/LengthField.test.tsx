@@ -6,17 +6,19 @@ import { LengthField } from './LengthField'
 function show(props: Partial<Parameters<typeof LengthField>[0]> = {}) {
   const onType = vi.fn<(text: string, gesture: string) => void>()
   const onNudge = vi.fn<(steps: number, gesture: string) => void>()
+  const onRestore = vi.fn<(text: string | null, gesture: string) => void>()
   render(
     <LengthField
       label="Width"
       value="5 1/2 in"
       onType={onType}
       onNudge={onNudge}
+      onRestore={onRestore}
       onFocusChange={() => undefined}
       {...props}
     />,
   )
-  return { field: screen.getByLabelText<HTMLInputElement>('Width'), onType, onNudge }
+  return { field: screen.getByLabelText<HTMLInputElement>('Width'), onType, onNudge, onRestore }
 }
 
 describe('LengthField', () => {
@@ -46,16 +48,30 @@ describe('LengthField', () => {
   })
 
   it('brings back with Escape what stood there when it was entered', async () => {
-    const { field, onType } = show({ draft: 'nonsense' })
+    const { field, onRestore } = show({ draft: 'nonsense' })
     await userEvent.click(field)
     await userEvent.keyboard('{Escape}')
-    expect(onType).toHaveBeenLastCalledWith('5 1/2 in', expect.any(String))
+    expect(onRestore).toHaveBeenLastCalledWith('5 1/2 in', expect.any(String))
   })
 
-  it('says beside itself what is wrong and keeps what was typed', () => {
-    const { field } = show({ draft: '4 parsecs', problem: 'Use in, cm or mm.' })
+  it('brings back the usual where that stood there', async () => {
+    const { field, onRestore } = show({ isDefault: true, draft: '9' })
+    await userEvent.click(field)
+    await userEvent.keyboard('{Escape}')
+    expect(onRestore).toHaveBeenLastCalledWith(null, expect.any(String))
+  })
+
+  it('does nothing at Escape where nothing was changed', async () => {
+    const { field, onRestore } = show({ isDefault: true })
+    await userEvent.click(field)
+    await userEvent.keyboard('{Escape}')
+    expect(onRestore).not.toHaveBeenCalled()
+  })
+
+  it('points at what is wrong and keeps what was typed', () => {
+    const { field } = show({ draft: '4 parsecs', isWrong: true, saidBy: 'why' })
     expect(field.value).toBe('4 parsecs')
     expect(field.getAttribute('aria-invalid')).toBe('true')
-    expect(document.getElementById(field.getAttribute('aria-describedby') ?? '')?.textContent).toBe('Use in, cm or mm.')
+    expect(field.getAttribute('aria-describedby')).toBe('why')
   })
 })

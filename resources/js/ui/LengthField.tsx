@@ -1,5 +1,7 @@
-import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Figure } from './Figure'
+import { useTouch } from './touch'
+import { newId } from './newId'
 
 interface LengthFieldProps {
   label: string
@@ -7,12 +9,18 @@ interface LengthFieldProps {
   value: string
   /** What is being typed, while that is not the value that is kept. */
   draft?: string | undefined
-  /** Why the draft is not taken, in words. */
-  problem?: string | undefined
+  /** Whether the draft is not taken. */
+  isWrong?: boolean
+  /** The id of what says why. */
+  saidBy?: string | undefined
+  /** What the program's own keys offer for it. */
+  keypad?: 'length' | 'count'
   isDefault?: boolean
   unit?: boolean
   onType: (text: string, gesture: string) => void
   onNudge: (steps: number, gesture: string) => void
+  /** Back to what stood there when it was entered; null where that was the usual. */
+  onRestore: (text: string | null, gesture: string) => void
   onFocusChange: (isFocused: boolean) => void
 }
 
@@ -23,13 +31,14 @@ interface LengthFieldProps {
  * nothing is snapped. Arrow keys move by the tool's step (with Shift by ten), Escape brings back what stood there.
  */
 export function LengthField(props: LengthFieldProps) {
-  const { label, value, draft, problem, isDefault = false, unit = true } = props
+  const { label, value, draft, isWrong = false, saidBy, isDefault = false, unit = true, keypad = 'length' } = props
   const [isFocused, setFocused] = useState(false)
+  const hasKeypad = useTouch((state) => state.isHand && !state.wantsLetters)
   const gesture = useRef('')
-  const before = useRef(value)
+  /** What stood there when it was entered; null for the usual. */
+  const [before, setBefore] = useState<string | null>(value)
   const input = useRef<HTMLInputElement>(null)
   const wasNudged = useRef(false)
-  const errorId = useId()
   const shown = draft ?? value
 
   // After a step by arrow key the whole figure is selected, so that typing replaces it.
@@ -38,6 +47,9 @@ export function LengthField(props: LengthFieldProps) {
     wasNudged.current = false
   }, [value])
 
+  const hasChanged =
+    isFocused && (draft !== undefined || (before ?? value) !== value || (before === null) !== isDefault)
+
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault()
@@ -45,14 +57,14 @@ export function LengthField(props: LengthFieldProps) {
       props.onNudge((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1), gesture.current)
     } else if (event.key === 'Escape') {
       event.preventDefault()
-      props.onType(before.current, gesture.current)
+      if (hasChanged) props.onRestore(before, gesture.current)
     } else if (event.key === 'Enter') {
       event.currentTarget.select()
     }
   }
 
   return (
-    <span className="part" data-wrong={problem !== undefined} data-default={isDefault}>
+    <span className="part" data-wrong={isWrong} data-default={isDefault} data-changed={hasChanged}>
       <span className="part-face inline-grid items-center">
         <span className="invisible col-start-1 row-start-1 whitespace-pre px-px" aria-hidden="true">
           {isFocused || draft !== undefined ? shown || ' ' : <Figure text={shown} unit={unit} />}
@@ -68,18 +80,19 @@ export function LengthField(props: LengthFieldProps) {
             !isFocused && draft === undefined ? 'opacity-0' : ''
           }`}
           aria-label={label}
-          aria-invalid={problem !== undefined}
-          aria-describedby={problem === undefined ? undefined : errorId}
+          aria-invalid={isWrong}
+          aria-describedby={isWrong ? saidBy : undefined}
           size={1}
           autoComplete="off"
           spellCheck={false}
-          inputMode="text"
+          data-keypad={keypad}
+          inputMode={hasKeypad ? 'none' : 'text'}
           value={shown}
           onChange={(event) => props.onType(event.target.value, gesture.current)}
           onKeyDown={onKeyDown}
           onFocus={(event) => {
-            gesture.current = crypto.randomUUID()
-            before.current = value
+            gesture.current = newId()
+            setBefore(isDefault ? null : value)
             setFocused(true)
             props.onFocusChange(true)
             event.target.select()
@@ -90,15 +103,6 @@ export function LengthField(props: LengthFieldProps) {
           }}
         />
       </span>
-      {problem !== undefined && (
-        <span
-          id={errorId}
-          role="alert"
-          className="absolute top-full left-0 z-30 mt-1 w-max max-w-80 rounded-lg border border-warn bg-panel px-3 py-2 font-sans text-base leading-snug font-normal whitespace-normal text-warn shadow-lg"
-        >
-          {problem}
-        </span>
-      )}
     </span>
   )
 }

@@ -1,14 +1,28 @@
 import { X } from 'lucide-react'
-import { useNotice, notice } from './notices'
+import { words } from '@/words'
+import { IconButton } from './IconButton'
+import { notice, useNotice } from './notices'
 
-/** What was to be said, and the way to put it away. */
+/** What was to be said, what can be done about it, and the way to close it. */
 export function Notices() {
-  const text = useNotice((state) => state.text)
+  const { text, action } = useNotice()
   if (text === null) return null
   return (
-    <button type="button" role="alert" className="said-note" onClick={() => notice(null)}>
-      {text}
-      <X aria-hidden="true" className="size-4" />
-    </button>
+    <div role="alert" className="said-note">
+      <span className="min-w-0">{text}</span>
+      {action && (
+        <button
+          type="button"
+          className="quiet-button font-semibold text-live"
+          onClick={() => {
+            notice(null)
+            action.act()
+          }}
+        >
+          {action.label}
+        </button>
+      )}
+      <IconButton icon={X} label={words('sheet.close')} onClick={() => notice(null)} />
+    </div>
   )
 }

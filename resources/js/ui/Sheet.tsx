@@ -1,7 +1,8 @@
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { useRef, useState, type ReactNode } from 'react'
 import { words } from '@/words'
+import { seatNow, takeSeat } from './focus'
 
 interface SheetProps {
   title: string
@@ -11,27 +12,39 @@ interface SheetProps {
   isWide?: boolean
 }
 
-/** Something that lies over the page until it is done with. */
-export function Sheet({ title, isOpen, onOpenChange, children, isWide = false }: SheetProps) {
+/** Something that lies over the page until it is done with; on a small screen it takes all of it. */
+export function Sheet({ isOpen, onOpenChange, ...rest }: SheetProps) {
   return (
     <Dialog.Root open={isOpen} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[94vh] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl bg-panel shadow-2xl ${
-            isWide ? 'w-[min(72rem,96vw)]' : 'w-[min(36rem,94vw)]'
-          }`}
-        >
-          <div className="flex items-center justify-between border-b border-line py-2 pr-3 pl-6">
-            <Dialog.Title className="text-xl">{title}</Dialog.Title>
-            <Dialog.Close className="quiet-button" aria-label={words('sheet.put-away')}>
-              <X aria-hidden="true" className="size-5" />
-            </Dialog.Close>
-          </div>
-          <div className="min-h-0 overflow-y-auto px-6 py-5">{children}</div>
-        </Dialog.Content>
-      </Dialog.Portal>
+      {isOpen && <Lying {...rest} />}
     </Dialog.Root>
+  )
+}
+
+function Lying({ title, children, isWide = false }: Pick<SheetProps, 'title' | 'children' | 'isWide'>) {
+  const [seat] = useState(seatNow)
+  const content = useRef<HTMLDivElement>(null)
+  return (
+    <Dialog.Portal>
+      <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+      <Dialog.Content
+        ref={content}
+        aria-describedby={undefined}
+        className={`sheet ${isWide ? 'sheet-wide' : ''}`}
+        onCloseAutoFocus={(event) => {
+          event.preventDefault()
+          takeSeat(seat, content.current)
+        }}
+      >
+        <div className="flex items-center justify-between gap-2 border-b border-line py-2 pr-3 pl-[max(1rem,min(1.5rem,3vw))]">
+          <Dialog.Title className="min-w-0 text-xl leading-tight">{title}</Dialog.Title>
+          <Dialog.Close className="quiet-button" aria-label={words('sheet.close')}>
+            <X aria-hidden="true" className="size-5" />
+          </Dialog.Close>
+        </div>
+        <div className="scroller min-h-0 flex-1 px-[max(1rem,min(1.5rem,3vw))] py-5">{children}</div>
+        <div data-keypad-dock />
+      </Dialog.Content>
+    </Dialog.Portal>
   )
 }

@@ -1,6 +1,12 @@
 import { create } from 'zustand'
 
-/** Something to be said that belongs to no place on the page, until it is put away. */
-export const useNotice = create<{ text: string | null }>(() => ({ text: null }))
+interface Notice {
+  text: string | null
+  /** What can be done about it at once. */
+  action: { label: string; act: () => void } | null
+}
 
-export const notice = (text: string | null) => useNotice.setState({ text })
+/** Something to be said that belongs to no place on the page, until it is closed. */
+export const useNotice = create<Notice>(() => ({ text: null, action: null }))
+
+export const notice = (text: string | null, action: Notice['action'] = null) => useNotice.setState({ text, action })

@@ -1,20 +1,40 @@
-import { useEffect, useState } from 'react'
+import { useEffect } from 'react'
+import { create } from 'zustand'
 import { kept } from './kept'
 
-export type Theme = 'light' | 'dark'
+/** As the machine has it, until something else was chosen. */
+export type Theme = 'system' | 'light' | 'dark'
 
 const KEY = 'gimbo.theme'
+const isDark = matchMedia('(prefers-color-scheme: dark)')
 
-export function rememberedTheme(): Theme {
-  return kept.get(KEY) === 'dark' ? 'dark' : 'light'
+function remembered(): Theme {
+  const known = kept.get(KEY)
+  return known === 'dark' || known === 'light' ? known : 'system'
 }
 
-/** Light by day, dark for the evening; what was chosen is kept in this browser. */
-export function useTheme(): [Theme, () => void] {
-  const [theme, setTheme] = useState<Theme>(rememberedTheme)
+const useChosen = create<{ theme: Theme; isNight: boolean }>(() => ({ theme: remembered(), isNight: isDark.matches }))
+
+const seen = ({ theme, isNight }: { theme: Theme; isNight: boolean }) =>
+  theme === 'system' ? (isNight ? 'dark' : 'light') : theme
+
+/** Puts the page in light or dark, now and whenever it changes. */
+export function followTheme() {
+  const paint = () => (document.documentElement.dataset.theme = seen(useChosen.getState()))
+  isDark.addEventListener('change', () => useChosen.setState({ isNight: isDark.matches }))
+  useChosen.subscribe(paint)
+  paint()
+}
+
+/** What was chosen, and the way to choose otherwise; kept in this browser. */
+export function useTheme(): [Theme, (theme: Theme) => void] {
+  const theme = useChosen((state) => state.theme)
   useEffect(() => {
-    document.documentElement.dataset.theme = theme
-    kept.set(KEY, theme)
+    if (theme === 'system') kept.remove(KEY)
+    else kept.set(KEY, theme)
   }, [theme])
-  return [theme, () => setTheme((now) => (now === 'dark' ? 'light' : 'dark'))]
+  return [theme, (to) => useChosen.setState({ theme: to })]
 }
+
+/** Whether it is light or dark now. */
+export const useLook = () => useChosen(seen)

@@ -5,6 +5,7 @@ import { api, files, problemsOf, type Backup, type BackupLook } from '@/api/clie
 import { ErrorNote } from '@/ui/ErrorNote'
 import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
+import { Page } from '@/ui/Main'
 import { Sheet } from '@/ui/Sheet'
 import { Thumbnail } from '@/ui/Thumbnail'
 import { language, words, wordsAround } from '@/words'
@@ -80,7 +81,7 @@ export function BackupsPage() {
           {words('backups.make')}
         </button>
       </Header>
-      <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
+      <Page title={words('backups.title')}>
         <div className="mx-auto max-w-4xl">
           <div className="mb-4 flex flex-wrap items-center gap-3">
             <h1 className="mr-auto text-2xl">{words('backups.title')}</h1>
@@ -111,7 +112,7 @@ export function BackupsPage() {
                 aria-label={words('backups.of', { when: when(backup.madeAt) })}
               >
                 <HistoryIcon aria-hidden="true" className="size-5 text-soft" />
-                <time className="w-56 font-semibold tabular-nums" dateTime={backup.madeAt}>
+                <time className="font-semibold tabular-nums sm:w-56" dateTime={backup.madeAt}>
                   {when(backup.madeAt)}
                 </time>
                 <span className="mr-auto text-soft">{words(`backup.${backup.why}`)}</span>
@@ -122,7 +123,7 @@ export function BackupsPage() {
             ))}
           </ul>
         </div>
-      </main>
+      </Page>
       {look && (
         <Sheet
           title={words('backups.of', { when: when(look.backup.madeAt) })}
@@ -132,13 +133,15 @@ export function BackupsPage() {
         >
           {trouble && <ErrorNote>{trouble}</ErrorNote>}
           <div className="mb-4 flex flex-wrap items-center gap-3">
-            <p className="mr-auto max-w-prose">{words('backups.restore-note', { count: look.designs.length })}</p>
+            <p className="mr-auto max-w-prose basis-64">
+              {words('backups.restore-note', { count: look.designs.length })}
+            </p>
             <button type="button" className="full-button" disabled={isBusy} onClick={() => restore(look.backup)}>
               <RotateCcw aria-hidden="true" className="size-5" />
               {words('backups.restore')}
             </button>
           </div>
-          <ul className="grid grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] gap-3">
+          <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,13rem),1fr))] gap-3">
             {look.designs.map((design) => (
               <li key={design.id} className="flex flex-col gap-1 rounded-xl border border-line bg-panel p-3">
                 <span className="h-24 w-full">
@@ -173,4 +176,4 @@ export function BackupsPage() {
   )
 }
 
-const when = (at: string) => new Date(at).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' })
+const when = (at: string) => new Date(at).toLocaleString(language(), { dateStyle: 'medium', timeStyle: 'short' })

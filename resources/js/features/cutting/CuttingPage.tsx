@@ -6,6 +6,7 @@ import { Thumbnail } from '@/ui/Thumbnail'
 import { pieceName } from '@/ui/pieceName'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Header } from '@/ui/Header'
+import { Page } from '@/ui/Main'
 import { words } from '@/words'
 import { useCutting } from './useCutting'
 
@@ -15,7 +16,7 @@ export function CuttingPage() {
   return (
     <div className="flex h-full flex-col">
       <Header />
-      <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
+      <Page title={words('cutting.title')}>
         <div className="mx-auto max-w-5xl">
           <div className="mb-4 flex items-center">
             <h1 className="mr-auto text-2xl">{words('cutting.title')}</h1>
@@ -38,7 +39,7 @@ export function CuttingPage() {
             ))}
           </ul>
         </div>
-      </main>
+      </Page>
     </div>
   )
 }
@@ -60,11 +61,15 @@ function Job({ job, onChange }: { job: CuttingJob; onChange: () => void }) {
     void done.catch((error: unknown) => setFailed(problemsOf(error)[0]?.message ?? '')).finally(onChange)
   }
   return (
-    <li className="flex gap-5 rounded-xl border border-line bg-panel p-4" aria-label={title} data-state={job.state}>
-      <span className="h-28 w-32 shrink-0">
+    <li
+      className="flex flex-wrap gap-x-5 gap-y-2 rounded-xl border border-line bg-panel p-4"
+      aria-label={title}
+      data-state={job.state}
+    >
+      <span className="h-28 w-32 shrink-0 max-sm:h-20 max-sm:w-20">
         <Thumbnail drawing={job.drawing} />
       </span>
-      <div className="min-w-0 flex-1">
+      <div className="min-w-48 flex-1">
         <h2 className="truncate text-lg">
           {job.name} <span className="text-soft">· {piece}</span>
         </h2>
@@ -89,7 +94,7 @@ function Job({ job, onChange }: { job: CuttingJob; onChange: () => void }) {
         </p>
         {failed !== null && <ErrorNote>{failed}</ErrorNote>}
       </div>
-      <span className="flex w-44 flex-col items-stretch justify-center gap-2">
+      <span className="flex flex-col items-stretch justify-center gap-2 max-md:basis-full md:w-44">
         {job.state === 'sending' && (
           <button
             type="button"

@@ -21,7 +21,7 @@ export function Cutters({ own }: { own: Library['cutters'] }) {
       </PageHead>
       <ul>
         {own.map((cutter) => (
-          <li key={cutter.id} className="flex items-center gap-4 border-b border-line py-1">
+          <li key={cutter.id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-1">
             <span className="min-w-48 font-semibold">{cutter.name}</span>
             <span className="text-soft">
               {cutter.host}:{cutter.port}
@@ -32,14 +32,14 @@ export function Cutters({ own }: { own: Library['cutters'] }) {
             <RowButtons form={form} entry={cutter} />
           </li>
         ))}
-        <li className="flex min-h-13 items-center gap-4 border-b border-line py-1">
+        <li className="flex min-h-13 flex-wrap items-center gap-x-4 border-b border-line py-1">
           <span className="min-w-48 font-semibold">{words('cutters.stand-in')}</span>
           <span className="text-soft">{words('cutters.stand-in.how')}</span>
         </li>
       </ul>
       <EntryForm title={words(form.isNew ? 'cutters.add' : 'cutters.change')} form={form}>
         {draft && (
-          <div className="grid grid-cols-2 gap-4">
+          <div className="form-grid">
             <NameAndSystem form={form} />
             <EntryField form={form} field="host" label={words('cutters.host')} />
             <EntryField form={form} field="port" label={words('cutters.port')} placeholder="9100" inputMode="numeric" />
@@ -48,7 +48,7 @@ export function Cutters({ own }: { own: Library['cutters'] }) {
               value={draft.answers ?? 'yes'}
               choices={['yes', 'no'].map((value) => ({ value, label: words(`cutters.answers.${value}`) }))}
               onChange={form.put('answers')}
-              className="col-span-2"
+              className="col-span-full"
             />
             <EntryField form={form} field="width" label={words('cutters.width')} />
             <EntryField form={form} field="height" label={words('cutters.height')} />

@@ -17,12 +17,7 @@ interface EntryFormProps {
 /** The sheet an entry is written on. */
 export function EntryForm({ title, form, children, isWide = false }: EntryFormProps) {
   return (
-    <Sheet
-      title={title}
-      isOpen={form.draft !== null}
-      onOpenChange={(isOpen) => !isOpen && form.close()}
-      isWide={isWide}
-    >
+    <Sheet title={title} isOpen={form.draft !== null} onOpenChange={(isOpen) => !isOpen && form.lay()} isWide={isWide}>
       <form
         className="space-y-4"
         onSubmit={(event) => {
@@ -99,9 +94,9 @@ export function PageHead({ title, addLabel, form, children }: PageHeadProps) {
 
 /** Changes one entry, or takes it away. */
 export function RowButtons({ form, entry }: { form: EntryFormState; entry: Kept }) {
-  const { name, id } = entry
+  const { name } = entry
   return (
-    <span className="flex justify-end">
+    <span className="flex flex-wrap justify-end">
       <button
         type="button"
         className="quiet-button text-live"
@@ -113,7 +108,7 @@ export function RowButtons({ form, entry }: { form: EntryFormState; entry: Kept 
       <button
         type="button"
         className="quiet-button text-soft"
-        onClick={() => void form.remove(id)}
+        onClick={() => void form.remove(entry)}
         aria-label={words('form.remove-named', { name })}
       >
         {words('form.remove')}

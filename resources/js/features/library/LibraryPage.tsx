@@ -2,6 +2,7 @@ import type { Catalogue } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Header } from '@/ui/Header'
+import { Page } from '@/ui/Main'
 import { words } from '@/words'
 import { Cutters } from './Cutters'
 import { Papers } from './Papers'
@@ -14,7 +15,7 @@ export function LibraryPage({ kind, catalogue }: { kind: string; catalogue: Cata
   return (
     <div className="flex h-full flex-col">
       <Header />
-      <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
+      <Page title={words(`place.${kind}`)}>
         <div className="mx-auto max-w-5xl">
           {isFailing && <ErrorNote>{words('saving.try-again')}</ErrorNote>}
           {library && kind === 'sizes' && <Sizes own={library.sizes} published={catalogue.sizes} />}
@@ -22,7 +23,7 @@ export function LibraryPage({ kind, catalogue }: { kind: string; catalogue: Cata
           {library && kind === 'cutters' && <Cutters own={library.cutters} />}
           {library && kind === 'papers' && <Papers papers={library.papers} />}
         </div>
-      </main>
+      </Page>
     </div>
   )
 }

@@ -21,9 +21,9 @@ export function NotchTrial({ system, onFound }: NotchTrialProps) {
           <li key={step}>{words(`trial.notch.${step}`)}</li>
         ))}
       </ol>
-      <div className="flex gap-5">
+      <div className="flex flex-wrap gap-5">
         <TrialSquare />
-        <div className="grid flex-1 grid-cols-2 gap-3">
+        <div className="form-grid min-w-40 flex-1">
           {(['side', 'mark', 'long', 'short'] as const).map((field) => (
             <TextField
               key={field}

@@ -51,7 +51,7 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
       <EntryForm title={words(form.isNew ? 'papers.add' : 'papers.change')} form={form}>
         {draft && (
           <>
-            <div className="grid grid-cols-2 gap-4">
+            <div className="form-grid">
               <NameAndSystem form={form} />
               <EntryField form={form} field="weight" label={words('papers.weight')} inputMode="numeric" />
               <SelectField
@@ -78,7 +78,7 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
                 }}
               />
             )}
-            <div className="grid grid-cols-3 gap-4">
+            <div className="form-grid">
               <EntryField form={form} field="width" label={words('papers.width')} />
               <EntryField form={form} field="height" label={words('papers.height')} />
               <EntryField form={form} field="colour" blank="#ffffff" label={words('papers.colour')} type="color" />
@@ -96,7 +96,7 @@ function Stack({ onFound }: { onFound: (caliper: string) => void }) {
   return (
     <section aria-label={words('trial.caliper')} className="rounded-xl border border-line bg-table/50 p-4">
       <p className="mb-3">{words('trial.caliper.how')}</p>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="form-grid">
         <TextField
           value={typed.sheets ?? ''}
           problem={problems.sheets}

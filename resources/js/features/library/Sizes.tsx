@@ -1,5 +1,5 @@
 import { Download } from 'lucide-react'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { files, LARGEST_FILE, type Catalogue, type NamedSize, type OwnSize } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { FileButton } from '@/ui/FileButton'
@@ -11,6 +11,8 @@ import { SizesFile } from './SizesFile'
 import { filled, useEntryForm } from './useEntryForm'
 
 const KINDS = ['card', 'envelope', 'sheet'] as const
+/** What the core says where no standard names it. */
+const NO_SOURCE = 'common practice, no source'
 const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '' }
 
 /** Cards, envelopes and sheets by published standard, and the maker's own. */
@@ -42,7 +44,7 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
         <table className="w-full">
           <tbody>
             {own.map((size) => (
-              <tr key={size.id} className="border-b border-line">
+              <tr key={size.id} className="row border-b border-line">
                 <SizeCells name={size.name} size={size} aside={words(`sizes.kind.${size.kind}`)} />
                 <td>
                   <RowButtons form={form} entry={size} />
@@ -60,8 +62,18 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
               {published
                 .filter((size) => size.kind === kind)
                 .map((size) => (
-                  <tr key={size.id} className="border-b border-line">
-                    <SizeCells name={words(`size.${size.id}`)} size={size} aside={size.source} />
+                  <tr key={size.id} className="row border-b border-line">
+                    <SizeCells
+                      name={words(`size.${size.id}`)}
+                      size={size}
+                      aside={
+                        size.source.startsWith(NO_SOURCE) ? (
+                          words('sizes.no-source')
+                        ) : (
+                          <span data-own>{size.source}</span>
+                        )
+                      }
+                    />
                   </tr>
                 ))}
             </tbody>
@@ -70,7 +82,7 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
       ))}
       <EntryForm title={words(form.isNew ? 'sizes.add' : 'sizes.change')} form={form}>
         {draft && (
-          <div className="grid grid-cols-2 gap-4">
+          <div className="form-grid">
             <NameAndSystem form={form} />
             <SelectField
               label={words('entry.kind')}
@@ -88,7 +100,15 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
   )
 }
 
-function SizeCells({ name, size, aside }: { name: string; size: Pick<NamedSize, 'width' | 'height'>; aside: string }) {
+function SizeCells({
+  name,
+  size,
+  aside,
+}: {
+  name: string
+  size: Pick<NamedSize, 'width' | 'height'>
+  aside: ReactNode
+}) {
   return (
     <>
       <th scope="row" className="w-[34%] py-2 pr-3 text-left font-semibold">

@@ -69,7 +69,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
       <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form} isWide>
         {draft && (
           <>
-            <div className="grid grid-cols-4 items-end gap-x-4 gap-y-2.5">
+            <div className="form-grid items-end! gap-y-2.5!">
               <NameAndSystem form={form} />
               {FIELDS.map((field) => (
                 <EntryField

@@ -32,11 +32,11 @@ export function Archived({ trouble, onPutBack, onDone }: ArchivedProps) {
       {cards?.length === 0 && <p className="text-soft">{words('shelf.archive-empty')}</p>}
       <ul className="divide-y divide-line">
         {cards?.map((card) => (
-          <li key={card.id} className="flex items-center gap-4 py-2">
+          <li key={card.id} className="flex flex-wrap items-center gap-x-4 py-2">
             <span className="h-14 w-18 shrink-0">
               <Thumbnail drawing={card.drawing} />
             </span>
-            <span className="min-w-0 flex-1 truncate font-serif font-semibold">{card.name}</span>
+            <span className="min-w-32 flex-1 truncate font-serif font-semibold">{card.name}</span>
             <button
               type="button"
               className="quiet-button font-semibold text-live"

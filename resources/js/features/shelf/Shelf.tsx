@@ -6,7 +6,8 @@ import { ErrorNote } from '@/ui/ErrorNote'
 import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
 import { Sheet } from '@/ui/Sheet'
-import { isTyping } from '@/ui/isTyping'
+import { Page } from '@/ui/Main'
+import { useShortcuts } from '@/ui/shortcuts'
 import { useSize } from '@/ui/useSize'
 import { words } from '@/words'
 import { Archived } from './Archived'
@@ -49,20 +50,12 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
   }, [])
 
   useEffect(() => {
-    document.title = 'Gimbo'
     load().catch((error: unknown) => setTrouble(describe(error)))
   }, [load])
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
-      if (event.key === '/') search.current?.focus()
-      else if (event.key.toLowerCase() === 'n') setStarting(true)
-      else return
-      event.preventDefault()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
+  useShortcuts(({ key }) => {
+    if (key === '/') return () => search.current?.focus()
+    if (key.toLowerCase() === 'n') return () => setStarting(true)
+  })
 
   const start = (make: string, spec: object) =>
     void attempt(async () => {
@@ -124,7 +117,7 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
           {words('shelf.new-picker')}
         </button>
       </Header>
-      <main className="min-h-0 flex-1 overflow-y-auto border-t border-line px-6 py-5" tabIndex={-1}>
+      <Page title={words('place.shelf')}>
         <div className="mb-4 space-y-2 empty:hidden">
           {trouble && <ErrorNote>{trouble}</ErrorNote>}
           {takenOff && (
@@ -143,16 +136,16 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
             </div>
           )}
         </div>
-        <div className="mb-5 flex flex-wrap items-center gap-3">
+        <div className="mb-5 flex flex-wrap items-center gap-x-2 gap-y-3">
           <h1 className="mr-auto text-2xl">{words('shelf.title')}</h1>
           {cards !== null && cards.length > 0 && (
             <>
-              <span className="relative">
+              <span className="relative flex-1 basis-44 max-sm:order-1 md:max-w-64">
                 <Search aria-hidden="true" className="pointer-events-none absolute top-3 left-3 size-5 text-soft" />
                 <input
                   ref={search}
                   type="search"
-                  className="field w-64! pl-10!"
+                  className="field pl-10!"
                   placeholder={words('shelf.find')}
                   aria-label={words('shelf.find')}
                   value={asked}
@@ -160,7 +153,7 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
                 />
               </span>
               <select
-                className="field w-44! cursor-pointer"
+                className="field w-auto! cursor-pointer max-sm:order-1"
                 aria-label={words('shelf.order')}
                 value={order}
                 onChange={(event) => setOrder(event.target.value as Order)}
@@ -176,16 +169,16 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
           {shown.length > 0 && (isAll || shown.length <= MOST_NAMED) && (
             <a className="quiet-button text-soft" href={files.several(isAll ? [] : shown.map(({ id }) => id))} download>
               <FileArchive aria-hidden="true" className="size-5" />
-              {words('shelf.hand-on')}
+              <span className="max-sm:sr-only">{words('shelf.hand-on')}</span>
             </a>
           )}
           <button type="button" className="quiet-button text-soft" onClick={() => setShowsArchive(true)}>
             <Archive aria-hidden="true" className="size-5" />
-            {words('shelf.archive')}
+            <span className="max-sm:sr-only">{words('shelf.archive')}</span>
           </button>
         </div>
         {cards?.length === 0 && (
-          <div className="mx-auto mt-2 max-w-5xl rounded-2xl border border-line bg-panel p-7">
+          <div className="mx-auto mt-2 max-w-5xl rounded-2xl border border-line bg-panel p-[max(1rem,min(1.75rem,4vw))]">
             <p className="mb-5 font-serif text-lg">{words('shelf.empty')}</p>
             <Start catalogue={catalogue} onStart={start} />
           </div>
@@ -209,7 +202,7 @@ export function Shelf({ catalogue }: { catalogue: Catalogue }) {
             onTakeOff={takeOff}
           />
         </div>
-      </main>
+      </Page>
       <Sheet title={words('shelf.new-design')} isOpen={isStarting} onOpenChange={setStarting} isWide>
         {trouble && <ErrorNote>{trouble}</ErrorNote>}
         <Start catalogue={catalogue} onStart={start} />

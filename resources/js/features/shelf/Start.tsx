@@ -1,12 +1,23 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { api, problemsOf, type Catalogue, type Outline, type System } from '@/api/client'
+import {
+  api,
+  problemsOf,
+  type Catalogue,
+  type Library,
+  type Outline,
+  type System,
+  type Usual as UsualSpec,
+} from '@/api/client'
+import { useLibrary } from '@/api/useLibrary'
 import { Pair } from '@/ui/Pair'
 import { SelectField } from '@/ui/SelectField'
 import { Still } from '@/ui/Still'
+import { useRoom } from '@/ui/room'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
 import { OutlineTaker } from './OutlineTaker'
 import { kept } from '@/ui/kept'
+import { asDraft, Usual, usualSpec } from './Usual'
 
 type Held = Catalogue['held'][number]
 type Starts = Awaited<ReturnType<typeof api.starts>>
@@ -22,9 +33,9 @@ export function Start({ catalogue, onStart }: StartProps) {
   if (!held)
     return (
       <section>
-        <h2 className="mb-1 text-2xl">{words('start.what')}</h2>
+        <h2 className="mb-1 text-2xl leading-tight">{words('start.what')}</h2>
         <p className="mb-4 text-soft">{words('start.what-note')}</p>
-        <ul className="grid grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-3">
+        <ul className="grid grid-cols-[repeat(auto-fit,minmax(min(100%,9rem),1fr))] sm:grid-cols-[repeat(auto-fit,minmax(11rem,1fr))] gap-3">
           {catalogue.held.map((one) => (
             <li key={one.id}>
               <button type="button" className="picture-button" onClick={() => setHeld(one)}>
@@ -39,7 +50,22 @@ export function Start({ catalogue, onStart }: StartProps) {
         </ul>
       </section>
     )
-  return <Sized key={held.id} held={held} catalogue={catalogue} onStart={onStart} onBack={() => setHeld(null)} />
+  return <WithUsual key={held.id} held={held} catalogue={catalogue} onStart={onStart} onBack={() => setHeld(null)} />
+}
+
+type SizedProps = StartProps & { held: Held; onBack: () => void }
+
+/** First what is usually worked with is looked up; where that does not come, it is as everybody has it. */
+function WithUsual(props: SizedProps) {
+  const { library } = useLibrary()
+  const [usual, setUsual] = useState<UsualSpec | null | undefined>(undefined)
+  useEffect(() => {
+    api.usual().then(
+      (answer) => setUsual(answer.usual),
+      () => setUsual(null),
+    )
+  }, [])
+  return usual === undefined || !library ? null : <Sized {...props} usual={usual} library={library} />
 }
 
 /** The same request, its thing with an outline of its own. */
@@ -55,9 +81,17 @@ const lastSystem = (): System => (kept.get(LAST_SYSTEM) === 'metric' ? 'metric' 
 
 const asText = ({ count, ...lengths }: Held['usual'][System]) => ({ ...lengths, count: String(count) })
 
-function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; onBack: () => void }) {
+function Sized({
+  held,
+  catalogue,
+  onStart,
+  onBack,
+  usual,
+  library,
+}: SizedProps & { usual: UsualSpec | null; library: Library }) {
   const isCardToMake = held.id === 'card-to-make'
-  const [remembered] = useState(lastSystem)
+  const [remembered] = useState(() => usual?.system ?? lastSystem())
+  const [draft, setDraft] = useState(() => asDraft(usual, library.papers, library.tools))
   const [system, setSystem] = useState<System | null>(null)
   const [typed, setTyped] = useState<Record<string, string>>(() => asText(held.usual[remembered]))
   const [outline, setOutline] = useState<Outline | null>(null)
@@ -66,13 +100,22 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
   // What was last understood: a number without a unit is in the one that stood there.
   const shown = useRef<unknown>(typed)
 
-  const ask = useCallback(() => api.starts(typed, shown.current, system, remembered), [typed, system, remembered])
+  const given = useCallback(
+    (of: System) => usualSpec(draft, of, library.papers, library.tools),
+    [draft, library.papers, library.tools],
+  )
+  const ask = useCallback(
+    () => api.starts(typed, shown.current, system, remembered, given(system ?? remembered)),
+    [typed, system, remembered, given],
+  )
   const refused = (error: unknown) =>
     setProblems(Object.fromEntries(problemsOf(error).map(({ at, message }) => [at.replace('/holds/', ''), message])))
   // What stands in the fields now, though the pictures may be of what stood there a moment ago.
   const start = (make: string) =>
     ask().then(({ spec }) => {
       kept.set(LAST_SYSTEM, spec.system)
+      // It is begun with all the same where this cannot be kept now.
+      api.sayUsual(given(spec.system)).catch(() => undefined)
       onStart(make, { make, ...withOutline(spec, outline) })
     }, refused)
 
@@ -99,13 +142,15 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
 
   const suits = (make: string) => catalogue.makes.find((one) => one.id === make)?.holds.includes(held.id) ?? false
   const isGood = Object.keys(problems).length === 0
+  const room = useRoom()
+  const work = <Usual draft={draft} problems={problems} isSaid={usual !== null} onChange={setDraft} />
   const named = catalogue.sizes.filter((size) => size.kind !== 'sheet')
   return (
     <section>
       <h2 className="mb-3 text-2xl">
         {words(`start.size.${isCardToMake ? 'closed' : 'held'}`, { held: words(`held.${held.id}`) })}
       </h2>
-      <div className="mb-5 grid max-w-5xl grid-cols-[repeat(4,minmax(0,1fr))_1.4fr_1.2fr] items-start gap-3">
+      <div className="mb-5 form-grid max-w-5xl">
         {FIELDS.filter((field) => !isCardToMake || field === 'width' || field === 'height').map((field) => (
           <TextField
             key={field}
@@ -114,6 +159,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
             problem={problems[field]}
             className="[&_input]:font-serif [&_input]:text-xl"
             autoFocus={field === 'width'}
+            data-keypad={field === 'count' ? 'count' : 'length'}
             onFocus={(event) => event.target.select()}
             onChange={(value) => setTyped((now) => ({ ...now, [field]: value }))}
           />
@@ -155,12 +201,15 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
           }}
         />
       )}
+      {room !== 'narrow' && work}
       {problems[''] && (
         <p role="alert" className="mb-3 text-warn">
           {problems['']}
         </p>
       )}
-      <ul className={`grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-3 ${isGood ? '' : 'opacity-50'}`}>
+      <ul
+        className={`grid grid-cols-[repeat(auto-fill,minmax(min(100%,9.5rem),1fr))] sm:grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-3 ${isGood ? '' : 'opacity-50'}`}
+      >
         {found?.starts
           .filter((one) => suits(one.make))
           .map((one) => (
@@ -177,6 +226,7 @@ function Sized({ held, catalogue, onStart, onBack }: StartProps & { held: Held; 
             </li>
           ))}
       </ul>
+      {room === 'narrow' && <div className="mt-5">{work}</div>}
       <button type="button" className="quiet-button mt-4 -ml-3 text-live" onClick={onBack}>
         {words('start.back')}
       </button>

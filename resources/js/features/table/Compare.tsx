@@ -5,6 +5,9 @@ import { api, problemsOf, type Catalogue, type DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
 import { LookButtons } from '@/ui/Header'
+import { ask } from '@/ui/Asking'
+import { Page } from '@/ui/Main'
+import { useRoom } from '@/ui/room'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
 import { compared, type ComparedRow } from './compared'
@@ -15,7 +18,7 @@ import { Sentence } from './sentence/Sentence'
 
 const MOST = 3
 /** Room for the sheets of two and of three versions. */
-const SHEET_PX = { 2: 480, 3: 320, height: 290 }
+const SHEET_PX = { 2: 480, 3: 320, tight: 240, height: 290 }
 const LABELS_REM = 11
 const GAP_PX = 20
 
@@ -46,14 +49,16 @@ export function Compare({ designId, catalogue }: { designId: string; catalogue: 
   }
   const keep = (id: string) =>
     attempt(async () => {
+      const question = { title: words('compare.keep'), note: words('compare.keep-note'), act: words('compare.keep') }
+      if (!(await ask(question))) return
       if (id !== designId) await api.keepVariant(designId, id)
       else for (const other of ids ?? []) if (other !== designId) await api.dropVariant(designId, other)
       await navigate(`/designs/${designId}`)
     })
   return (
     <div className="flex h-full flex-col">
-      <header className="flex items-center gap-3 px-5 py-1.5">
-        <Wordmark label={words('table.to-shelf')} />
+      <header className="flex flex-wrap items-center gap-x-2 px-[max(0.25rem,min(1.25rem,2vw))] py-1.5">
+        <Wordmark label={words('table.to-shelf')} isShort />
         <span aria-hidden="true" className="text-xl text-soft">
           /
         </span>
@@ -72,7 +77,7 @@ export function Compare({ designId, catalogue }: { designId: string; catalogue: 
           {words('compare.one-more')}
         </button>
       </header>
-      <main className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto border-t border-line px-5 pb-8">
+      <Page title={words('compare.title')} className="overflow-x-hidden py-0! pb-8!">
         <h1 className="sr-only">{words('compare.title')}</h1>
         {trouble && <ErrorNote>{trouble}</ErrorNote>}
         {ids && (
@@ -80,15 +85,21 @@ export function Compare({ designId, catalogue }: { designId: string; catalogue: 
             ids={ids}
             catalogue={catalogue}
             onKeep={keep}
-            onDrop={(id) =>
+            onDrop={(id, title) =>
               attempt(async () => {
+                const question = {
+                  title: words('compare.drop', { title }),
+                  note: words('ask.for-good'),
+                  act: words('form.remove'),
+                }
+                if (!(await ask(question))) return
                 await api.dropVariant(designId, id)
                 setIds(ids.filter((one) => one !== id))
               })
             }
           />
         )}
-      </main>
+      </Page>
     </div>
   )
 }
@@ -97,17 +108,20 @@ interface ColumnsProps {
   ids: string[]
   catalogue: Catalogue
   onKeep: (id: string) => void
-  onDrop: (id: string) => void
+  onDrop: (id: string, title: string) => void
 }
 
 function Columns({ ids, catalogue, onKeep, onDrop }: ColumnsProps) {
   const [views, setViews] = useState<Record<string, DesignView>>({})
+  const room = useRoom()
+  /** One under the other; a figure's name above its figures. */
+  const isTight = room === 'narrow' || room === 'short' || (room === 'upright' && ids.length > 2)
   const onView = useCallback((view: DesignView) => setViews((now) => ({ ...now, [view.id]: view })), [])
   const all = ids.map((id) => views[id])
   const known = all.filter((view) => view !== undefined)
   const scale = commonScale(
     known.flatMap((view) => view.design.pieces.slice(0, 1)),
-    ids.length > 2 ? SHEET_PX[3] : SHEET_PX[2],
+    isTight ? SHEET_PX.tight : ids.length > 2 ? SHEET_PX[3] : SHEET_PX[2],
     SHEET_PX.height,
   )
   const rows = known.length === ids.length ? compared(known.map((view) => view.design)) : []
@@ -115,9 +129,13 @@ function Columns({ ids, catalogue, onKeep, onDrop }: ColumnsProps) {
     <>
       <div
         className="grid"
-        style={{ gridTemplateColumns: `${LABELS_REM}rem repeat(${ids.length}, minmax(0, 1fr))`, columnGap: GAP_PX }}
+        style={
+          isTight
+            ? { rowGap: GAP_PX }
+            : { gridTemplateColumns: `${LABELS_REM}rem repeat(${ids.length}, minmax(0, 1fr))`, columnGap: GAP_PX }
+        }
       >
-        <span />
+        {!isTight && <span />}
         {ids.map((id, i) => (
           <Column
             key={id}
@@ -127,14 +145,17 @@ function Columns({ ids, catalogue, onKeep, onDrop }: ColumnsProps) {
             scale={scale}
             onView={onView}
             onKeep={() => onKeep(id)}
-            {...(i > 0 && ids.length > 2 ? { onDrop: () => onDrop(id) } : {})}
+            {...(i > 0 && ids.length > 2 ? { onDrop: () => onDrop(id, words('compare.version', { n: i + 1 })) } : {})}
           />
         ))}
       </div>
-      <table className="mt-3 table-fixed" style={{ width: `calc(100% + ${GAP_PX}px)` }}>
+      <table
+        className={`mt-3 table-fixed ${isTight ? 'compare-tight w-full' : ''}`}
+        style={isTight ? undefined : { width: `calc(100% + ${GAP_PX}px)` }}
+      >
         <caption className="sr-only">{words('compare.title')}</caption>
         <colgroup>
-          <col style={{ width: `calc(${LABELS_REM}rem + ${GAP_PX}px)` }} />
+          {!isTight && <col style={{ width: `calc(${LABELS_REM}rem + ${GAP_PX}px)` }} />}
           {ids.map((id) => (
             <col key={id} />
           ))}
@@ -172,7 +193,7 @@ function Column({ id, title, catalogue, scale, onView, onKeep, onDrop }: ColumnP
   }, [view, onView])
   return (
     <section aria-label={title} className="flex min-w-0 flex-col rounded-b-xl border-x border-b border-line bg-panel">
-      <div className="flex items-center gap-1 px-4 pt-2">
+      <div className="flex flex-wrap items-center gap-1 px-4 pt-2">
         <h2 className="mr-auto text-lg">{title}</h2>
         {onDrop && (
           <button

@@ -2,6 +2,10 @@ import type { DesignView } from '@/api/client'
 import { LengthField } from '@/ui/LengthField'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
+import { saidOf } from './sentence/Wrong'
+
+/** What is counted, not measured. */
+const COUNTED = /\/(count|mats|grammage)$/
 
 interface FieldProps {
   book: DraftBook
@@ -22,9 +26,12 @@ export function Field({ book, view, at }: FieldProps) {
         label={words(`field${at.replaceAll('/', '.')}`)}
         value={field.text}
         draft={draft?.text}
-        problem={draft?.problem}
+        isWrong={draft?.problem !== undefined}
+        saidBy={saidOf(at)}
+        keypad={COUNTED.test(at) ? 'count' : 'length'}
         isDefault={!field.given}
         onType={(text, gesture) => book.type(at, text, gesture)}
+        onRestore={(text, gesture) => book.restore(at, text, gesture)}
         onNudge={(steps, gesture) => book.nudge(at, steps, gesture)}
         onFocusChange={(isFocused) => book.focus(isFocused ? at : null)}
       />
@@ -32,7 +39,7 @@ export function Field({ book, view, at }: FieldProps) {
         <button
           type="button"
           data-likely={at}
-          className="ml-1 cursor-pointer rounded-lg border border-warn px-2 py-1 align-middle font-sans text-[0.95rem] leading-tight whitespace-nowrap text-warn hover:bg-warn-wash"
+          className="ml-1 min-h-11 cursor-pointer rounded-lg border border-warn px-2 py-1 align-middle font-sans text-[0.95rem] leading-tight whitespace-nowrap text-warn hover:bg-warn-wash"
           onClick={() => book.set([{ at, to: field.likely }])}
         >
           {words('field.likely', { likely: field.likely ?? '' })}

@@ -24,7 +24,7 @@ function show(name: string) {
   const set = vi.fn()
   const book = { use: (select: (of: typeof state) => unknown) => select(state), set } as unknown as DraftBook
   const view = { id: 'd', spec: {}, fields: {}, choices: { '/closure': 'none' }, design } as unknown as DesignView
-  render(<FiguresAside book={book} view={view} pieces={design.pieces} />)
+  render(<FiguresAside book={book} view={view} pieces={design.pieces} room="across" request={null} />)
   return { design, set }
 }
 

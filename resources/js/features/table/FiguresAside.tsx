@@ -1,5 +1,7 @@
 import { Tabs } from 'radix-ui'
+import type { ReactNode } from 'react'
 import type { DesignView, Piece } from '@/api/client'
+import type { Room } from '@/ui/room'
 import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
@@ -15,10 +17,13 @@ interface FiguresAsideProps {
   view: DesignView
   /** Those on the table. */
   pieces: Piece[]
+  room: Room
+  /** The request, where there is no room for it above the drawing. */
+  request: ReactNode
 }
 
 /** The measures with the fits they make, and the steps that set them; pointing at one lights what belongs to it. */
-export function FiguresAside({ book, view, pieces }: FiguresAsideProps) {
+export function FiguresAside({ book, view, pieces, room, request }: FiguresAsideProps) {
   const { design } = view
   const isSaved = book.use((state) => state.saving === 'saved')
   const alternatives = useAlternatives(view, isSaved)
@@ -26,15 +31,54 @@ export function FiguresAside({ book, view, pieces }: FiguresAsideProps) {
     const piece = pieces.find((one) => fit !== null && measuresOf(alternatives, one.id, fit).length > 0)
     light(piece && fit !== null ? { piece: piece.id, measures: measuresOf(alternatives, piece.id, fit) } : NOTHING_LIT)
   }
+  const measures = (
+    <div>
+      {pieces.map((piece) => (
+        <section key={piece.id}>
+          {pieces.length > 1 && <h2 className="mt-2 px-2 text-lg">{pieceName(piece)}</h2>}
+          <Measures piece={piece} alternatives={alternatives} isOneOfSeveral={design.pieces.length > 1} />
+        </section>
+      ))}
+    </div>
+  )
+  const fits = (
+    <div>
+      <h2 className={`mb-1 px-2 text-lg ${room === 'upright' ? 'pt-2' : 'mt-3 border-t border-line pt-3'}`}>
+        {words('fits.title')}
+      </h2>
+      <Fits
+        isOneOfSeveral={design.pieces.length > 1}
+        checks={design.checks}
+        alternatives={alternatives}
+        onRemedy={(changes) => book.set(changes)}
+        onPoint={pointAtFit}
+      />
+      {pieces[0] && <GoesWith book={book} view={view} piece={pieces[0]} />}
+    </div>
+  )
+  if (room === 'large')
+    return (
+      <Column label={words('figures.section')} className="grid grid-cols-2 gap-x-4">
+        <div>
+          <h2 className="px-2 text-xl">{words('tab.measures')}</h2>
+          {measures}
+          {fits}
+        </div>
+        <div className="border-l border-line pl-4">
+          <h2 className="mb-1 px-2 text-xl">{words('tab.steps')}</h2>
+          <Steps design={design} />
+        </div>
+      </Column>
+    )
+  const tabs = [...(request === null ? [] : ['request']), 'measures', 'steps']
   return (
-    <aside
-      aria-label={words('figures.section')}
-      className="min-h-0 overflow-y-auto border-l border-line bg-panel px-4 py-2"
-      tabIndex={0}
-    >
-      <Tabs.Root defaultValue="measures">
-        <Tabs.List className="mb-1 flex gap-1 border-b border-line" aria-label={words('figures.section')}>
-          {['measures', 'steps'].map((tab) => (
+    <Column label={words('figures.section')}>
+      <Tabs.Root key={tabs[0]} defaultValue={tabs[0]}>
+        <Tabs.List
+          className="sticky top-0 z-10 mb-1 flex flex-wrap gap-1 border-b border-line bg-panel"
+          aria-label={words('figures.section')}
+        >
+          {tabs.map((tab) => (
             <Tabs.Trigger
               key={tab}
               value={tab}
@@ -44,27 +88,28 @@ export function FiguresAside({ book, view, pieces }: FiguresAsideProps) {
             </Tabs.Trigger>
           ))}
         </Tabs.List>
-        <Tabs.Content value="measures">
-          {pieces.map((piece) => (
-            <section key={piece.id}>
-              {pieces.length > 1 && <h2 className="mt-2 px-2 text-lg">{pieceName(piece)}</h2>}
-              <Measures piece={piece} alternatives={alternatives} isOneOfSeveral={design.pieces.length > 1} />
-            </section>
-          ))}
-          <h2 className="mt-3 mb-1 border-t border-line px-2 pt-3 text-lg">{words('fits.title')}</h2>
-          <Fits
-            isOneOfSeveral={design.pieces.length > 1}
-            checks={design.checks}
-            alternatives={alternatives}
-            onRemedy={(changes) => book.set(changes)}
-            onPoint={pointAtFit}
-          />
-          {pieces[0] && <GoesWith book={book} view={view} piece={pieces[0]} />}
+        <Tabs.Content value="request">{request}</Tabs.Content>
+        <Tabs.Content value="measures" className={room === 'upright' ? 'grid grid-cols-2 gap-x-5' : ''}>
+          {measures}
+          {fits}
         </Tabs.Content>
         <Tabs.Content value="steps">
           <Steps design={design} />
         </Tabs.Content>
       </Tabs.Root>
+    </Column>
+  )
+}
+
+function Column({ label, className = '', children }: { label: string; className?: string; children: ReactNode }) {
+  return (
+    <aside
+      id="figures"
+      aria-label={label}
+      className={`table-figures scroller min-h-0 outline-offset-[-3px] ${className}`}
+      tabIndex={0}
+    >
+      {children}
     </aside>
   )
 }

@@ -56,7 +56,7 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
       onFocus={() => onPoint(fitKey(check))}
       onBlur={() => onPoint(null)}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)_7.5rem_4.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_5rem_4rem] items-center gap-3 px-2 py-1">
+      <div className="fit-row px-2 py-1">
         <span className="leading-tight">
           {words(`check.${check.id}`)}
           {check.piece && isOneOfSeveral && ` (${pieceName({ id: check.piece, count: 1 })})`}
@@ -111,7 +111,7 @@ function Critical({ slip }: { slip: string }) {
       <button
         type="button"
         aria-expanded={isAsked}
-        className="cursor-pointer rounded-full border border-warn px-2 text-[0.92rem] font-semibold whitespace-nowrap text-warn hover:bg-warn-wash"
+        className="relative cursor-pointer rounded-full border border-warn px-2 text-[0.92rem] before:absolute before:-inset-x-1 before:-inset-y-3 font-semibold whitespace-nowrap text-warn hover:bg-warn-wash"
         onClick={() => setAsked(!isAsked)}
       >
         {words('check.critical')}
@@ -150,6 +150,7 @@ function Gauge({ check }: { check: Check }) {
   return (
     <span
       className="relative block h-4"
+      data-gauge
       role="img"
       aria-label={words('check.gauge', {
         asked: check.text.asked,

@@ -26,7 +26,7 @@ export function GoesWith({ book, view, piece }: GoesWithProps) {
   return (
     <section className="mt-3 border-t border-line px-2 pt-3">
       <h2 className="mb-1 text-lg">{words('goes-with.title')}</h2>
-      <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+      <dl className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-4 gap-y-1">
         {design.takes !== null && design.capacities.length === 0 && (
           <>
             <dt>{words('goes-with.takes')}</dt>

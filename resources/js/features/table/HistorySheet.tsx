@@ -2,9 +2,10 @@ import { Bookmark, Trash2 } from 'lucide-react'
 import { useCallback, useEffect, useState } from 'react'
 import { api, problemsOf, type DesignView, type History } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
+import { ask } from '@/ui/Asking'
 import { Sheet } from '@/ui/Sheet'
 import { TextField } from '@/ui/TextField'
-import { hasWords, language, words } from '@/words'
+import { hasWords, language, listed, words } from '@/words'
 import type { DraftBook } from './draftBook'
 
 interface HistorySheetProps {
@@ -49,7 +50,7 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
     <Sheet title={words('history.title')} isOpen onOpenChange={(isOpen) => !isOpen && onDone()}>
       {trouble && <ErrorNote>{trouble}</ErrorNote>}
       <form
-        className="mb-5 flex items-end gap-3"
+        className="mb-5 flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault()
           void attempt(async () => {
@@ -59,7 +60,7 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
         }}
       >
         <TextField
-          className="flex-1"
+          className="min-w-44 flex-1"
           label={words('history.name-now')}
           value={name}
           onChange={setName}
@@ -92,7 +93,13 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
                   type="button"
                   className="quiet-button text-soft"
                   aria-label={words('history.forget', { name: point.name })}
-                  onClick={() => void attempt(() => api.forgetPoint(view.id, point.id))}
+                  onClick={() =>
+                    void ask({
+                      title: words('history.forget', { name: point.name }),
+                      note: words('ask.for-good'),
+                      act: words('form.remove'),
+                    }).then((isMeant) => (isMeant ? attempt(() => api.forgetPoint(view.id, point.id)) : undefined))
+                  }
                 >
                   <Trash2 aria-hidden="true" className="size-5" />
                 </button>
@@ -113,7 +120,7 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
                 aria-current={isNow ? 'step' : undefined}
                 onClick={() => void attempt(async () => book.show(await api.go(view.id, history.now, revision.number)))}
               >
-                <span className="flex justify-between gap-4">
+                <span className="flex flex-wrap justify-between gap-x-4">
                   <span>{changeWords(revision.changes)}</span>
                   <span className="shrink-0 font-normal text-soft">{when(revision.madeAt)}</span>
                 </span>
@@ -129,9 +136,12 @@ export function HistorySheet({ book, view, onDone }: HistorySheetProps) {
 function when(iso: string): string {
   return iso === ''
     ? ''
-    : new Intl.DateTimeFormat(language, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(
-        new Date(iso),
-      )
+    : new Intl.DateTimeFormat(language(), {
+        day: 'numeric',
+        month: 'short',
+        hour: '2-digit',
+        minute: '2-digit',
+      }).format(new Date(iso))
 }
 
 const MOST = 3
@@ -145,11 +155,14 @@ function changeWords(changes: History['revisions'][number]['changes']): string {
     const what = hasWords(key) ? words(key) : at
     return to === null ? words('history.usual', { what }) : words('history.set', { what, to: valueWords(at, to) })
   })
-  return some.join(', ') + (changes.length > MOST ? words('history.more', { count: changes.length - MOST }) : '')
+  const changed = listed(some)
+  return changes.length > MOST
+    ? words('history.more', { changes: some.join(words('list.between')), count: changes.length - MOST })
+    : changed
 }
 
 function valueWords(at: string, to: string): string {
-  const key = [`choice.${to}`, `system.${to}`, `make.${to}.noun`].find(hasWords)
+  const key = [`choice.${to}`, `closure.${to}`, `readings.${to}`, `system.${to}`, `make.${to}.noun`].find(hasWords)
   if (key && !at.startsWith('/name') && at !== '/notes' && at !== '/by') return words(key)
   return to.length > LONGEST_VALUE ? `${to.slice(0, LONGEST_VALUE)}…` : to
 }

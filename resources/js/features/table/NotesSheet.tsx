@@ -1,3 +1,4 @@
+import { newId } from '@/ui/newId'
 import { useState } from 'react'
 import { Sheet } from '@/ui/Sheet'
 import { TextField } from '@/ui/TextField'
@@ -14,9 +15,9 @@ interface NotesSheetProps {
 /** The maker's own notes, and from whom the recipe comes, kept as they are written. */
 export function NotesSheet({ book, notes, by, onDone }: NotesSheetProps) {
   const from = book.use((state) => state.drafts['/by'])
-  const [naming] = useState(() => crypto.randomUUID())
+  const [naming] = useState(() => newId())
   const draft = book.use((state) => state.drafts['/notes'])
-  const [gesture] = useState(() => crypto.randomUUID())
+  const [gesture] = useState(() => newId())
   return (
     <Sheet title={words('hand-on.notes')} isOpen onOpenChange={(isOpen) => !isOpen && onDone()}>
       <p className="mb-3 text-soft">{words('notes.why')}</p>

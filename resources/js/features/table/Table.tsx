@@ -2,13 +2,18 @@ import { lazy, Suspense, useEffect, useMemo } from 'react'
 import { Link } from 'react-router'
 import type { Catalogue, DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
+import { Main } from '@/ui/Main'
+import { isTyping } from '@/ui/isTyping'
+import { useRoom } from '@/ui/room'
 import { words } from '@/words'
 import { openDraftBook, type DraftBook } from './draftBook'
 import { LitBoard } from './drawing/Board'
 import { Legend } from './drawing/Legend'
 import { FiguresAside } from './FiguresAside'
 import { light, NOTHING_LIT } from './lit'
+import { Changes } from './Changes'
 import { Sentence } from './sentence/Sentence'
+import { Wrong } from './sentence/Wrong'
 import { TopBar } from './TopBar'
 import { Unkept } from './Unkept'
 import { useShown, useViewKeys } from './useShown'
@@ -30,23 +35,21 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
     return book.watch()
   }, [book])
 
-  useEffect(() => {
-    document.title = view ? `${view.name} · Gimbo` : 'Gimbo'
-  }, [view])
-
   useUndoKeys(book)
 
   if (!view) {
     return trouble ? (
-      <main className="mx-auto max-w-xl space-y-4 p-10">
+      <Main title={words('table.missing')} className="mx-auto max-w-xl space-y-4 p-[max(1rem,3vw)]">
         <h1 className="text-2xl">{words('table.missing')}</h1>
         <ErrorNote>{trouble}</ErrorNote>
         <Link to="/" className="full-button">
           {words('table.to-shelf')}
         </Link>
-      </main>
+      </Main>
     ) : (
-      <main className="p-10">{isUnanswered && <ErrorNote>{said ?? words('saving.waiting')}</ErrorNote>}</main>
+      <Main title="" className="p-[max(1rem,3vw)]">
+        {isUnanswered && <ErrorNote>{said ?? words('saving.waiting')}</ErrorNote>}
+      </Main>
     )
   }
   return <Laid book={book} view={view} catalogue={catalogue} />
@@ -55,7 +58,8 @@ export function Table({ designId, catalogue }: { designId: string; catalogue: Ca
 function useUndoKeys(book: DraftBook) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+      // In a text that is being written it takes back what was written.
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || isTyping(event.target)) return
       const isUndo = event.key.toLowerCase() === 'z' && !event.shiftKey
       const isRedo = (event.key.toLowerCase() === 'z' && event.shiftKey) || event.key.toLowerCase() === 'y'
       if (!isUndo && !isRedo) return
@@ -82,23 +86,29 @@ function Laid({ book, view, catalogue }: LaidProps) {
   const { design } = view
   const shown = useShown(design.pieces)
   useViewKeys(shown.set)
+  const room = useRoom()
+  const hasSentence = room !== 'narrow' && room !== 'short'
   const { pieces, isFold } = shown
   const first = pieces[0]
   if (!first) return null
+  const request = <Request book={book} view={view} catalogue={catalogue} />
   return (
-    <div className="flex h-full min-h-0 flex-col">
-      <TopBar book={book} view={view} piece={first} />
-      <main className="flex min-h-0 flex-1 flex-col" data-waits={isSaved ? undefined : true}>
+    <div className="table-page" data-room={room}>
+      <a href="#figures" className="skip-link">
+        {words('table.to-figures')}
+      </a>
+      <TopBar book={book} view={view} piece={first} room={room} />
+      <Main title={view.name} className="flex min-h-0 flex-1 flex-col" data-waits={isSaved ? undefined : true}>
         <h1 className="sr-only">{view.name}</h1>
-        <div className="border-y border-line bg-panel px-6 py-2">
-          <Sentence book={book} view={view} catalogue={catalogue} />
+        <div className="border-y border-line bg-panel px-[max(0.5rem,min(1.5rem,2vw))] empty:border-b-0">
+          {hasSentence && request}
           <Unkept book={book} />
           {trouble && (
             <div className="py-2">
               <ErrorNote
                 action={
                   <button type="button" className="quiet-button" onClick={book.forgetTrouble}>
-                    {words('trouble.dismiss')}
+                    {words('trouble.close')}
                   </button>
                 }
               >
@@ -107,12 +117,9 @@ function Laid({ book, view, catalogue }: LaidProps) {
             </div>
           )}
         </div>
-        <div
-          data-figures
-          className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_25.5rem] max-[1100px]:grid-cols-[minmax(0,1fr)_22.5rem]"
-        >
-          <section aria-label={words('sheet.section')} className="flex min-h-0 min-w-0 flex-col px-4 pt-2 pb-1">
-            <ViewBar view={view} shown={shown} picture={picture} />
+        <div data-figures className="table-halves">
+          <section aria-label={words('sheet.section')} className="table-drawing">
+            <ViewBar view={view} shown={shown} picture={picture} room={room} />
             <div className="relative min-h-0 flex-1">
               {isFold ? (
                 <Suspense fallback={<p className="p-6 text-soft">{words('fold.loading')}</p>}>
@@ -135,9 +142,20 @@ function Laid({ book, view, catalogue }: LaidProps) {
             </div>
             {!isFold && <Legend pieces={pieces} />}
           </section>
-          <FiguresAside book={book} view={view} pieces={pieces} />
+          <FiguresAside book={book} view={view} pieces={pieces} room={room} request={hasSentence ? null : request} />
         </div>
-      </main>
+      </Main>
+      <Changes design={design} />
+    </div>
+  )
+}
+
+/** The sentence, and what is wrong with what stands in it. */
+function Request({ book, view, catalogue }: LaidProps) {
+  return (
+    <div className="py-2">
+      <Sentence book={book} view={view} catalogue={catalogue} />
+      <Wrong book={book} />
     </div>
   )
 }

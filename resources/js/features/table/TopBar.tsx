@@ -1,3 +1,4 @@
+import { newId } from '@/ui/newId'
 import {
   Check,
   ClipboardCopy,
@@ -20,16 +21,18 @@ import {
   Ruler,
   Scissors,
   Shapes,
+  Smartphone,
   Table2,
   Undo2,
-  X,
   type LucideIcon,
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { files, type DesignView, type Piece } from '@/api/client'
-import { LookButtons } from '@/ui/Header'
+import { LookButtons, LookItems } from '@/ui/Header'
+import type { Room } from '@/ui/room'
+import { notice } from '@/ui/notices'
 import { IconButton } from '@/ui/IconButton'
 import { Wordmark } from '@/ui/Wordmark'
 import { words } from '@/words'
@@ -43,32 +46,35 @@ interface TopBarProps {
   book: DraftBook
   view: DesignView
   piece: Piece
+  room: Room
 }
 
 /** The design's name, whether it is kept, the way back and forth, and what can be handed on. */
-export function TopBar({ book, view, piece }: TopBarProps) {
+export function TopBar({ book, view, piece, room }: TopBarProps) {
   const [showsHistory, setShowsHistory] = useState(false)
   const [isCutting, setIsCutting] = useState(false)
   const [isNoting, setIsNoting] = useState(false)
-  const [said, setSaid] = useState<string | null>(null)
+  const hasRoom = room === 'across' || room === 'large'
+  const compare = `/designs/${view.id}/compare`
   return (
-    <header className="flex flex-wrap items-center gap-3 px-5 py-1.5">
-      <Wordmark label={words('table.to-shelf')} />
-      <span aria-hidden="true" className="text-xl text-soft">
-        /
-      </span>
+    <header className="flex flex-wrap items-center gap-x-[max(0rem,min(0.75rem,0.9vw))] px-[max(0.25rem,min(1.25rem,1.6vw))] py-1.5">
+      <Wordmark label={words('table.to-shelf')} isShort={!hasRoom} />
+      {hasRoom && (
+        <span aria-hidden="true" className="text-xl text-soft">
+          /
+        </span>
+      )}
       <NameField book={book} name={view.name} />
-      <SavingNote book={book} />
+      <SavingNote book={book} isShort={!hasRoom} />
       <IconButton icon={Undo2} label={words('action.undo')} disabled={!view.canUndo} onClick={book.undo} />
       <IconButton icon={Redo2} label={words('action.redo')} disabled={!view.canRedo} onClick={book.redo} />
-      <IconButton icon={HistoryIcon} label={words('action.history')} onClick={() => setShowsHistory(true)} />
-      <LookButtons />
-      <WayOn
-        to={`/designs/${view.id}/compare`}
-        icon={Columns3}
-        label={words('action.compare')}
-        face={words('action.compare.short')}
-      />
+      {hasRoom && (
+        <>
+          <IconButton icon={HistoryIcon} label={words('action.history')} onClick={() => setShowsHistory(true)} />
+          <LookButtons />
+          <WayOn to={compare} icon={Columns3} label={words('action.compare')} face={words('action.compare.short')} />
+        </>
+      )}
       <WayOn
         to={`/designs/${view.id}/work`}
         icon={Footprints}
@@ -78,16 +84,28 @@ export function TopBar({ book, view, piece }: TopBarProps) {
       <HandOn
         view={view}
         piece={piece}
+        isShort={!hasRoom}
         onCut={() => setIsCutting(true)}
         onNotes={() => setIsNoting(true)}
-        onSaid={setSaid}
-      />
-      {said !== null && (
-        <button type="button" role="alert" className="said-note" onClick={() => setSaid(null)}>
-          {said}
-          <X aria-hidden="true" className="size-4" />
-        </button>
-      )}
+        onSaid={notice}
+      >
+        {!hasRoom && (
+          <>
+            <DropdownMenu.Item className="menu-item justify-start!" onSelect={() => setShowsHistory(true)}>
+              <HistoryIcon aria-hidden="true" className="size-5 text-soft" />
+              {words('action.history')}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item asChild>
+              <Link to={compare} className="menu-item justify-start!">
+                <Columns3 aria-hidden="true" className="size-5 text-soft" />
+                {words('action.compare')}
+              </Link>
+            </DropdownMenu.Item>
+            <LookItems />
+            <DropdownMenu.Separator className="mx-3 my-1 border-t border-line" />
+          </>
+        )}
+      </HandOn>
       {isNoting && <NotesSheet book={book} notes={view.notes} by={view.by} onDone={() => setIsNoting(false)} />}
       {isCutting && <CutSheet view={view} onDone={() => setIsCutting(false)} />}
       {showsHistory && <HistorySheet book={book} view={view} onDone={() => setShowsHistory(false)} />}
@@ -100,7 +118,7 @@ function WayOn({ to, icon: Icon, label, face }: { to: string; icon: LucideIcon; 
   return (
     <Link className="quiet-button" to={to} title={label} aria-label={label}>
       <Icon aria-hidden="true" className="size-5" />
-      <span aria-hidden="true" className="max-[1240px]:hidden">
+      <span aria-hidden="true" className="max-[77.5rem]:hidden">
         {face}
       </span>
     </Link>
@@ -111,15 +129,15 @@ function NameField({ book, name }: { book: DraftBook; name: string }) {
   const draft = book.use((state) => state.drafts['/name'])
   const [gesture, setGesture] = useState('')
   return (
-    <span className="relative min-w-0 flex-1">
+    <span className="relative min-w-16 flex-1">
       <input
-        className="w-full max-w-96 truncate rounded-md bg-transparent px-2 py-2 font-serif text-lg font-semibold hover:bg-panel focus:bg-panel"
+        className="min-h-11 w-full max-w-96 truncate rounded-md bg-transparent px-2 py-2 font-serif text-lg font-semibold hover:bg-panel focus:bg-panel"
         aria-label={words('field.name')}
         aria-invalid={draft?.problem !== undefined}
         value={draft?.text ?? name}
         maxLength={200}
         onFocus={() => {
-          setGesture(crypto.randomUUID())
+          setGesture(newId())
           book.focus('/name')
         }}
         onBlur={() => book.focus(null)}
@@ -128,7 +146,7 @@ function NameField({ book, name }: { book: DraftBook; name: string }) {
       {draft?.problem && (
         <span
           role="alert"
-          className="absolute top-full left-0 z-30 rounded-lg border border-warn bg-panel px-3 py-2 text-warn shadow-lg"
+          className="absolute top-full left-0 z-30 w-max max-w-[70vw] rounded-lg border border-warn bg-panel px-3 py-2 text-warn shadow-lg"
         >
           {draft.problem}
         </span>
@@ -141,7 +159,7 @@ function NameField({ book, name }: { book: DraftBook; name: string }) {
 const FLICKER_MS = 300
 
 /** What is kept, and what is not: figures that wait look so, too. */
-function SavingNote({ book }: { book: DraftBook }) {
+function SavingNote({ book, isShort }: { book: DraftBook; isShort: boolean }) {
   const saving = book.use((state) => state.saving)
   const said = book.use((state) => state.said)
   const isOnlyHere = book.use((state) => state.isOnlyHere && state.pending.length > 0)
@@ -174,12 +192,16 @@ function SavingNote({ book }: { book: DraftBook }) {
       className={`flex items-center gap-1.5 text-[0.95rem] ${
         isBad
           ? // A row of its own: the name and what can be pressed keep their places.
-            'order-last mb-1 basis-full rounded-lg border border-warn bg-warn-wash px-3 py-1.5 text-warn'
-          : 'min-w-18 text-soft'
+            'order-last my-1 basis-full rounded-lg border border-warn bg-warn-wash px-3 py-1.5 text-warn'
+          : isShort
+            ? 'text-soft'
+            : 'min-w-18 text-soft'
       }`}
     >
       <Icon aria-hidden="true" className="size-4 shrink-0" />
-      {(state === 'unanswered' && said) || words(`saving.${state}`)}
+      <span className={isShort && !isBad ? 'sr-only' : ''}>
+        {(state === 'unanswered' && said) || words(`saving.${state}`)}
+      </span>
     </span>
   )
 }
@@ -190,6 +212,9 @@ interface HandOnProps {
   onCut: () => void
   onNotes: () => void
   onSaid: (what: string) => void
+  isShort: boolean
+  /** What stands first where there is no room for it elsewhere. */
+  children?: ReactNode
 }
 
 /** Puts the recipe on the clipboard, and says whether that went well. */
@@ -204,10 +229,11 @@ async function copyRecipe(id: string): Promise<string> {
   }
 }
 
-function HandOn({ view, piece, onCut, onNotes, onSaid }: HandOnProps) {
+function HandOn({ view, piece, onCut, onNotes, onSaid, isShort, children }: HandOnProps) {
   const paper = view.design.system === 'metric' ? 'a4' : 'letter'
   const other = paper === 'a4' ? 'letter' : 'a4'
   const downloads = [
+    { icon: Smartphone, key: 'onefile', href: files.oneFile(view.id) },
     { icon: ClipboardList, key: 'recipe', href: files.recipe(view.id) },
     { icon: ImageIcon, key: 'pictures', href: files.measures(view.id) },
     { icon: Layers2, key: `template.${paper}`, href: files.template(view.id, paper) },
@@ -222,8 +248,11 @@ function HandOn({ view, piece, onCut, onNotes, onSaid }: HandOnProps) {
   ]
   return (
     <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className="full-button">
-        {words('hand-on.title')}
+      <DropdownMenu.Trigger
+        className={isShort ? 'quiet-button' : 'full-button'}
+        aria-label={isShort ? words('hand-on.more') : undefined}
+      >
+        {!isShort && words('hand-on.title')}
         <Ellipsis aria-hidden="true" className="size-4" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -231,8 +260,9 @@ function HandOn({ view, piece, onCut, onNotes, onSaid }: HandOnProps) {
           className="menu max-h-(--radix-dropdown-menu-content-available-height)!"
           align="end"
           sideOffset={6}
-          collisionPadding={12}
+          collisionPadding={8}
         >
+          {children}
           <DropdownMenu.Item asChild>
             <a
               href={`/designs/${view.id}/print${handWanted() === 'left' ? '?hand=left' : ''}`}

@@ -14,7 +14,7 @@ export function Unkept({ book }: { book: DraftBook }) {
         <div className="py-2">
           <ErrorNote
             action={
-              <span className="flex gap-2">
+              <span className="flex flex-wrap gap-2">
                 <button type="button" className="quiet-button" onClick={() => void book.putBack()}>
                   {words('unkept.put-back')}
                 </button>
@@ -34,7 +34,7 @@ export function Unkept({ book }: { book: DraftBook }) {
         <div className="py-2">
           <ErrorNote
             action={
-              <span className="flex gap-2">
+              <span className="flex flex-wrap gap-2">
                 <button type="button" className="quiet-button" onClick={book.again}>
                   {words('unkept.again')}
                 </button>

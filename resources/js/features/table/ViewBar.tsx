@@ -1,5 +1,8 @@
-import type { DesignView, Still as Picture } from '@/api/client'
+import { ChevronDown } from 'lucide-react'
+import type { DesignView, Piece, Still as Picture } from '@/api/client'
+import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
+import type { Room } from '@/ui/room'
 import { Still } from '@/ui/Still'
 import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
@@ -14,10 +17,17 @@ interface ViewBarProps {
   shown: Shown
   /** Null until it is known. */
   picture: Picture | null
+  room: Room
+}
+
+const pieceFace = (pieces: Piece[], id: string | null) => {
+  const piece = pieces.find((one) => one.id === id)
+  return piece ? pieceName(piece) : words('pieces.all')
 }
 
 /** Flat or folding, which piece, and how large the finished thing is. */
-export function ViewBar({ view, shown, picture }: ViewBarProps) {
+export function ViewBar({ view, shown, picture, room }: ViewBarProps) {
+  const isTight = room === 'narrow' || room === 'short'
   const { design } = view
   const isSeveral = design.pieces.length > 1
   return (
@@ -43,10 +53,31 @@ export function ViewBar({ view, shown, picture }: ViewBarProps) {
               {pieceName(piece)}
             </p>
           ))}
-      {isSeveral && (
+      {isSeveral && isTight && (
+        <ChoicePart
+          className="choice-button"
+          label={words('pieces.label')}
+          value={shown.chosen ?? ''}
+          face={
+            <>
+              {pieceFace(design.pieces, shown.chosen)} <ChevronDown aria-hidden="true" className="inline size-4" />
+            </>
+          }
+          groups={[
+            {
+              choices: [
+                { value: '', label: words('pieces.all') },
+                ...design.pieces.map((piece) => ({ value: piece.id, label: pieceName(piece) })),
+              ],
+            },
+          ]}
+          onChoose={(id) => shown.set('piece', id === '' ? 'all' : id)}
+        />
+      )}
+      {isSeveral && !isTight && (
         <PieceTabs pieces={design.pieces} now={shown.chosen} onChoose={(id) => shown.set('piece', id ?? 'all')} />
       )}
-      {isSeveral && !shown.isFold && shown.chosen === null && (
+      {isSeveral && !isTight && !shown.isFold && shown.chosen === null && (
         <button
           type="button"
           className="quiet-button text-soft"
@@ -56,7 +87,7 @@ export function ViewBar({ view, shown, picture }: ViewBarProps) {
         </button>
       )}
       <figure className="ml-auto flex items-center gap-3">
-        {!shown.isFold && (
+        {!shown.isFold && !isTight && (
           <button
             type="button"
             className="h-13 w-20 cursor-pointer rounded-lg hover:bg-panel"
@@ -67,8 +98,8 @@ export function ViewBar({ view, shown, picture }: ViewBarProps) {
           </button>
         )}
         <figcaption className="text-[0.95rem] leading-tight text-soft">
-          {words('closed.caption')}
-          <span className="block text-lg whitespace-nowrap text-ink">
+          <span className={isTight ? 'sr-only' : ''}>{words('closed.caption')}</span>
+          <span className={`block whitespace-nowrap text-ink ${isTight ? '' : 'text-lg'}`}>
             <Figure text={design.closed.text.width} unit={false} /> ×{' '}
             <Figure text={design.closed.text.height} unit={design.closed.depth < THICK_MM} />
             {design.closed.depth >= THICK_MM && (

@@ -1,3 +1,4 @@
+import { newId } from '@/ui/newId'
 import { create, type StoreApi, type UseBoundStore } from 'zustand'
 import { api, Refused, Unanswered, type Change, type DesignView } from '@/api/client'
 import { words } from '@/words'
@@ -34,6 +35,8 @@ export interface DraftBook {
   /** Looks again and again whether it was changed elsewhere, until what is returned is called. */
   watch: () => () => void
   type: (at: string, text: string, gesture: string) => void
+  /** Back to what stood there when it was entered; null for the usual. */
+  restore: (at: string, text: string | null, gesture: string) => void
   nudge: (at: string, steps: number, gesture: string) => void
   set: (changes: Change[]) => void
   undo: () => void
@@ -253,6 +256,15 @@ export function openDraftBook(designId: string): DraftBook {
       put({ drafts: { ...drafts, [at]: { ...drafts[at], text } }, trouble: null })
       enqueue(edit([{ at, to: text }], seen(), `${at} ${gesture}`))
     },
+    restore(at, text, gesture) {
+      const { [at]: dropped, ...drafts } = use.getState().drafts
+      if (dropped) put({ drafts })
+      const { view, pending } = use.getState()
+      const isAsBefore =
+        view?.fields[at]?.given === (text !== null) && (text === null || view.fields[at]?.text === text)
+      const isUnderWay = pending.some((item) => item.kind === 'edit' && item.changes.some((change) => change.at === at))
+      if (!isAsBefore || isUnderWay) enqueue(edit([{ at, to: text }], seen(), `${at} ${gesture}`))
+    },
     nudge(at, steps, gesture) {
       const { [at]: dropped, ...drafts } = use.getState().drafts
       if (dropped) put({ drafts })
@@ -264,11 +276,11 @@ export function openDraftBook(designId: string): DraftBook {
     },
     undo() {
       put({ drafts: {}, trouble: null })
-      enqueue({ kind: 'undo', id: crypto.randomUUID(), revision: seen() })
+      enqueue({ kind: 'undo', id: newId(), revision: seen() })
     },
     redo() {
       put({ drafts: {}, trouble: null })
-      enqueue({ kind: 'redo', id: crypto.randomUUID(), revision: seen() })
+      enqueue({ kind: 'redo', id: newId(), revision: seen() })
     },
     focus(at) {
       focused = at
@@ -305,7 +317,7 @@ export function openDraftBook(designId: string): DraftBook {
 
 const edit = (changes: Change[], revision: number | null, gesture: string | null): Edit => ({
   kind: 'edit',
-  id: crypto.randomUUID(),
+  id: newId(),
   revision,
   gesture: gesture?.slice(0, 64) ?? null,
   changes,

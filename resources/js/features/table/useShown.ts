@@ -1,7 +1,7 @@
-import { useCallback, useEffect, useMemo } from 'react'
+import { useCallback, useMemo } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Piece } from '@/api/client'
-import { isTyping } from '@/ui/isTyping'
+import { useShortcuts } from '@/ui/shortcuts'
 
 export type Shown = ReturnType<typeof useShown>
 
@@ -42,13 +42,8 @@ export function useShown(all: Piece[]) {
 
 /** S shows the sheet, F the fold. */
 export function useViewKeys(set: (name: string, value: string | null) => void) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
-      if (event.key.toLowerCase() === 's') set('view', null)
-      else if (event.key.toLowerCase() === 'f') set('view', 'fold')
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [set])
+  useShortcuts(({ key }) => {
+    if (key.toLowerCase() === 's') return () => set('view', null)
+    if (key.toLowerCase() === 'f') return () => set('view', 'fold')
+  })
 }

@@ -1,3 +1,4 @@
+import { newId } from '@/ui/newId'
 import type { Change } from '@/api/client'
 import { kept } from '@/ui/kept'
 
@@ -24,7 +25,7 @@ interface Waits {
 }
 
 /** Open as long as this page is: by it, other tabs see whose edits nobody sends any more. */
-const tab = crypto.randomUUID()
+const tab = newId()
 const lockOf = (one: string) => `gimbo.tab.${one}`
 void navigator.locks?.request(lockOf(tab), () => new Promise(() => undefined)).catch(() => undefined)
 

@@ -1,4 +1,4 @@
-import { Maximize, Minus, Plus } from 'lucide-react'
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Maximize, Minus, Plus } from 'lucide-react'
 import { memo, useEffect, useMemo } from 'react'
 import type { Piece, Sized } from '@/api/client'
 import { useSize } from '@/ui/useSize'
@@ -44,7 +44,7 @@ export const Board = memo(function Board({
   onLight = nothing,
 }: BoardProps) {
   const [ref, size] = useSize<HTMLDivElement>()
-  const { lens, attach, by, reset, keepWithin } = useLens()
+  const { lens, attach, by, reset, pan, keepWithin } = useLens()
   const { width, height } = size
   useEffect(() => keepWithin(width, height), [keepWithin, width, height])
   const views = useMemo(
@@ -77,7 +77,7 @@ export const Board = memo(function Board({
             role="img"
             aria-label={label}
             data-closer={lens.k}
-            className={`block select-none ${lens.k > 1 ? 'cursor-grab active:cursor-grabbing' : ''} ${hasLens ? 'touch-none' : ''}`}
+            className={`block select-none ${lens.k > 1 ? 'cursor-grab active:cursor-grabbing' : ''} ${hasLens ? (lens.k > 1 ? 'touch-none' : 'touch-pan-y') : ''}`}
           >
             <defs>
               <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -105,8 +105,27 @@ export const Board = memo(function Board({
             <div
               role="group"
               aria-label={words('lens.label')}
-              className="absolute right-0 bottom-0 flex rounded-lg bg-table/85"
+              className="absolute right-0 bottom-0 flex max-w-full flex-wrap justify-end rounded-lg bg-table/85"
             >
+              {lens.k > 1 &&
+                (
+                  [
+                    ['lens.left', ArrowLeft, -1, 0],
+                    ['lens.right', ArrowRight, 1, 0],
+                    ['lens.up', ArrowUp, 0, -1],
+                    ['lens.down', ArrowDown, 0, 1],
+                  ] as const
+                ).map(([key, Icon, right, down]) => (
+                  <button
+                    key={key}
+                    type="button"
+                    className="quiet-button"
+                    aria-label={words(key)}
+                    onClick={() => pan(right, down)}
+                  >
+                    <Icon aria-hidden="true" className="size-5" />
+                  </button>
+                ))}
               {(
                 [
                   ['lens.closer', Plus, () => by(1), false],

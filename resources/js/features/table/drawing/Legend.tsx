@@ -12,7 +12,11 @@ export function Legend({ pieces }: { pieces: Piece[] }) {
   const there = new Set(pieces.flatMap((piece) => piece.fold.edges_assignment))
   const hasMats = pieces.some((piece) => piece.mats.length > 0)
   return (
-    <ul aria-label={words('legend.label')} className="flex flex-wrap gap-x-5 gap-y-1 text-[0.95rem] text-soft">
+    <ul
+      data-legend
+      aria-label={words('legend.label')}
+      className="flex flex-wrap gap-x-5 gap-y-1 text-[0.95rem] text-soft"
+    >
       {LINES.filter((line) => there.has(line.key)).map((line) => (
         <li key={line.key} className="flex items-center gap-2">
           <svg width="34" height="8" aria-hidden="true">

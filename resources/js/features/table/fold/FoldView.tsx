@@ -1,10 +1,11 @@
-import { Pause, Play } from 'lucide-react'
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Minus, Pause, Play, Plus } from 'lucide-react'
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import type { Piece, Step, Still as Picture } from '@/api/client'
+import { IconButton } from '@/ui/IconButton'
 import { Still } from '@/ui/Still'
 import { useSize } from '@/ui/useSize'
-import { useTheme } from '@/ui/theme'
-import { words } from '@/words'
+import { useLook } from '@/ui/theme'
+import { listed, words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
 import { assemblyOf } from './assembly'
 import { FoldScene } from './Scene'
@@ -38,7 +39,7 @@ export default function FoldView({ pieces, steps, chosen, picture, colour: paper
   const [isDrawable] = useState(drawsInSpace)
   const [ref, size] = useSize<HTMLDivElement>()
   const isSized = size.width > 0 && size.height > 0
-  const [theme] = useTheme()
+  const theme = useLook()
   const shape = assembly.parts.map((part) => part.piece.id).join()
   const shapeBefore = useRef('')
 
@@ -124,67 +125,100 @@ export default function FoldView({ pieces, steps, chosen, picture, colour: paper
         {words('fold.keys')}
       </p>
       {last > 0 && isDrawable && (
-        <div className="flex items-center gap-3 pb-1">
-          <button
-            type="button"
-            className="quiet-button"
-            onClick={play}
-            aria-label={words(isPlaying ? 'fold.pause' : 'fold.play')}
-          >
-            {isPlaying ? (
-              <Pause aria-hidden="true" className="size-5" />
-            ) : (
-              <Play aria-hidden="true" className="size-5" />
-            )}
-          </button>
-          <div className="min-w-0 flex-1">
-            <input
-              type="range"
-              min={0}
-              max={1}
-              step={0.005}
-              value={share}
-              onChange={(event) => jump(Number(event.target.value))}
-              aria-label={words('fold.scrub')}
-              aria-valuetext={stageWords(now, share, pieces, steps)}
-              className="scrubber"
-              list="fold-stages"
-            />
-            <datalist id="fold-stages">
-              {assembly.stages.map((_, i) => (
-                <option key={i} value={i / last} />
-              ))}
-            </datalist>
-            <p className="truncate text-[0.95rem] text-soft" aria-hidden="true">
-              {stageWords(now, share, pieces, steps)}
-            </p>
-          </div>
-          <div role="group" aria-label={words('fold.jump')} className="flex gap-1">
-            {(['flat', 'half', 'closed'] as const).map((place, i) => (
-              <button
-                key={place}
-                type="button"
-                className="quiet-button"
-                aria-pressed={share === i / 2}
-                onClick={() => jump(i / 2)}
-              >
-                {words(`fold.${place}`)}
-              </button>
-            ))}
-          </div>
-          {hasHeld && (
-            <label className="flex min-h-11 cursor-pointer items-center gap-2 pr-1">
+        <div className="@container">
+          <div className="flex flex-wrap items-center gap-x-3 pb-1">
+            <button
+              type="button"
+              className="quiet-button"
+              onClick={play}
+              aria-label={words(isPlaying ? 'fold.pause' : 'fold.play')}
+            >
+              {isPlaying ? (
+                <Pause aria-hidden="true" className="size-5" />
+              ) : (
+                <Play aria-hidden="true" className="size-5" />
+              )}
+            </button>
+            <div className="min-w-40 flex-1">
               <input
-                type="checkbox"
-                className="size-5 accent-live"
-                checked={showsHeld}
-                onChange={(event) => setShowsHeld(event.target.checked)}
+                type="range"
+                min={0}
+                max={1}
+                step={0.005}
+                value={share}
+                onChange={(event) => jump(Number(event.target.value))}
+                aria-label={words('fold.scrub')}
+                aria-valuetext={stageWords(now, share, pieces, steps)}
+                className="scrubber"
+                list="fold-stages"
               />
-              {words('fold.held')}
-            </label>
-          )}
+              <datalist id="fold-stages">
+                {assembly.stages.map((_, i) => (
+                  <option key={i} value={i / last} />
+                ))}
+              </datalist>
+              <p className="truncate text-[0.95rem] text-soft" aria-hidden="true">
+                {stageWords(now, share, pieces, steps)}
+              </p>
+            </div>
+            <div role="group" aria-label={words('fold.jump')} className="flex flex-wrap gap-1 max-sm:hidden">
+              {(['flat', 'half', 'closed'] as const).map((place, i) => (
+                <button
+                  key={place}
+                  type="button"
+                  className="quiet-button"
+                  aria-pressed={share === i / 2}
+                  onClick={() => jump(i / 2)}
+                >
+                  {words(`fold.${place}`)}
+                </button>
+              ))}
+            </div>
+            {hasHeld && (
+              <label className="flex min-h-11 cursor-pointer items-center gap-2 pr-1">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-live"
+                  checked={showsHeld}
+                  onChange={(event) => setShowsHeld(event.target.checked)}
+                />
+                {words('fold.held')}
+              </label>
+            )}
+            <Turns
+              onTurn={(right, up) => scene.current?.turn(right, up)}
+              onCloser={(by) => scene.current?.closer(by)}
+            />
+          </div>
         </div>
       )}
+    </div>
+  )
+}
+
+const TURNS = [
+  ['fold.turn.left', ArrowLeft, -1, 0],
+  ['fold.turn.right', ArrowRight, 1, 0],
+  ['fold.turn.up', ArrowUp, 0, 1],
+  ['fold.turn.down', ArrowDown, 0, -1],
+] as const
+
+const CLOSER = 0.85
+
+interface TurnsProps {
+  onTurn: (right: number, up: number) => void
+  onCloser: (by: number) => void
+}
+
+/** What is done by dragging, for who does not drag. */
+function Turns({ onTurn, onCloser }: TurnsProps) {
+  return (
+    <div role="group" aria-label={words('fold.turn')} className="flex flex-wrap">
+      {TURNS.map(([key, Icon, right, up]) => (
+        <IconButton key={key} icon={Icon} label={words(key)} onClick={() => onTurn(right, up)} />
+      ))}
+      <IconButton icon={Plus} label={words('lens.closer')} onClick={() => onCloser(CLOSER)} />
+      <IconButton icon={Minus} label={words('lens.farther')} onClick={() => onCloser(1 / CLOSER)} />
     </div>
   )
 }
@@ -205,12 +239,12 @@ function stageWords(
   if (share === 1) return words('fold.is-closed')
   if (stage === 'together') return words('fold.together')
   if (!stage) return ''
-  const faces = [...new Set(stage.faces.map((face) => words(`face.${face}`)))].slice(0, 3).join(', ')
+  const faces = [...new Set(stage.faces.map((face) => words(`face.${face}`)))].slice(0, 3)
   const piece = pieces.find((one) => one.id === stage.piece)
   const what =
     pieces.length > 1 && piece
-      ? words('fold.stage-of', { piece: pieceName({ id: piece.id, count: 1 }), faces })
-      : words('fold.stage', { faces })
+      ? words('fold.stage-of', { piece: pieceName({ id: piece.id, count: 1 }), faces: listed(faces) })
+      : words('fold.stage', { faces: listed(faces) })
   const step = stepOf(stage, steps)
   return step === null ? what : words('fold.step', { number: step, what })
 }

@@ -1,5 +1,5 @@
 import { SlidersHorizontal } from 'lucide-react'
-import { Popover } from 'radix-ui'
+import type { ComponentProps } from 'react'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { words } from '@/words'
 import type { PartProps } from './part'
@@ -39,13 +39,18 @@ export function Details({ book, view, more }: PartProps & { more: string[] }) {
     <PartPopover
       title={words('tools.title')}
       align="end"
-      trigger={
-        <Popover.Trigger className="part" data-wrong={isWrong} data-default={!isOwn}>
-          <span className="part-face inline-flex items-center gap-1.5">
-            <SlidersHorizontal aria-hidden="true" className="size-4" />
-            {view.choices['/tools/name'] ?? words(isOwn ? 'tools.own' : 'tools.usual')}
-          </span>
-        </Popover.Trigger>
+      part={
+        {
+          className: 'part',
+          'data-wrong': isWrong,
+          'data-default': !isOwn,
+          children: (
+            <span className="part-face inline-flex items-center gap-1.5">
+              <SlidersHorizontal aria-hidden="true" className="size-4" />
+              {view.choices['/tools/name'] ?? words(isOwn ? 'tools.own' : 'tools.usual')}
+            </span>
+          ),
+        } as ComponentProps<'button'>
       }
     >
       <Tools book={book} view={view} />

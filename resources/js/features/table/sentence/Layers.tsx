@@ -1,5 +1,4 @@
 import { Layers as LayersIcon } from 'lucide-react'
-import { Popover } from 'radix-ui'
 import { words } from '@/words'
 import type { PartProps } from './part'
 import { FieldRows, PartPopover } from './PartPopover'
@@ -16,11 +15,11 @@ export function Layers({ book, view }: PartProps) {
     <PartPopover
       title={words('layers.title')}
       align="start"
-      trigger={
-        <Popover.Trigger className="icon-part" aria-label={words('layers.open')}>
-          <LayersIcon aria-hidden="true" className="size-5" />
-        </Popover.Trigger>
-      }
+      part={{
+        className: 'icon-part',
+        'aria-label': words('layers.open'),
+        children: <LayersIcon aria-hidden="true" className="size-5" />,
+      }}
     >
       {!isLayered && <p className="max-w-72 font-sans text-base leading-snug text-soft">{words('layers.why')}</p>}
       <FieldRows

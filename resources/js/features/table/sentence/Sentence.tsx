@@ -21,7 +21,7 @@ export function Sentence({ book, view, catalogue }: PartProps & { catalogue: Cat
   const slots: Record<string, React.ReactNode> = {
     make: <Choose {...{ book, view }} at="/make" values={catalogue.makes.map((make) => make.id)} faces="make" />,
     count: <Field {...{ book, view }} at="/holds/count" />,
-    items: words(view.fields['/holds/count']?.text === '1' ? 'sentence.item' : 'sentence.items'),
+    items: words('sentence.items', { count }),
     width: <Field {...{ book, view }} at="/holds/width" />,
     height: <Field {...{ book, view }} at="/holds/height" />,
     named: <NamedSizes {...{ book, view, catalogue }} />,
@@ -30,8 +30,8 @@ export function Sentence({ book, view, catalogue }: PartProps & { catalogue: Cat
         <Field {...{ book, view }} at="/holds/thickness" /> <Layers {...{ book, view }} />
       </>
     ),
-    'clearance-width': <Field {...{ book, view }} at="/clearance/width" />,
-    'clearance-height': <Field {...{ book, view }} at="/clearance/height" />,
+    clearanceWidth: <Field {...{ book, view }} at="/clearance/width" />,
+    clearanceHeight: <Field {...{ book, view }} at="/clearance/height" />,
     sheet: <PaperSheet {...{ book, view, catalogue }} />,
     caliper: <Field {...{ book, view }} at="/paper/caliper" />,
     options: shown

@@ -64,13 +64,14 @@ export function MissedHelp({ designId, piece, pieces, measures, onDone }: Missed
           onChange={(value) => setWhich(Number(value))}
         />
       )}
-      <div className="flex items-end gap-3">
+      <div className="flex flex-wrap items-end gap-3">
         <TextField
           label={words('missed.what')}
           value={typed}
           problem={typed.trim() === '' ? undefined : problem}
-          className="flex-1 [&_input]:text-2xl"
+          className="min-w-40 flex-1 [&_input]:text-2xl"
           autoFocus
+          data-keypad="length"
           onChange={setTyped}
         />
         <button type="button" className="quiet-button" onClick={onDone}>

@@ -1,3 +1,4 @@
+import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
 
 /** Its figures' fractions marked, to be set as fractions. */
@@ -10,7 +11,7 @@ export function ToolPicture({ svg, piece }: { svg: string | undefined; piece: st
     <div
       className="step-picture h-full min-h-0"
       role="img"
-      aria-label={words('work.picture', { piece })}
+      aria-label={words('work.picture', { piece: pieceName({ id: piece, count: 1 }) })}
       dangerouslySetInnerHTML={{ __html: withFractions(svg ?? '') }}
     />
   )

@@ -5,7 +5,7 @@ import { kept } from '@/ui/kept'
 export type Order = 'by-piece' | 'by-tool'
 
 interface Place {
-  /** The design as it was: after a change the steps are others. */
+  /** The design as it was: after a change the steps may be others. */
   revision: number
   order: Order
   place: number
@@ -13,17 +13,17 @@ interface Place {
 
 type PlaceChange = Partial<Place> | ((now: Place) => Partial<Place>)
 
-/** Where the maker is in the steps, kept over a reload; from the beginning once the design is another. */
-export function usePlace(view: DesignView): [Place, (change: PlaceChange) => void] {
+/** Where the maker is in the steps, kept over a reload; at the first that is to be done once the design is another. */
+export function usePlace(view: DesignView, firstToDo: () => number): [Place, (change: PlaceChange) => void] {
   const key = `gimbo.work.${view.id}`
   const [place, setPlace] = useState<Place>(() => {
     try {
       const before = JSON.parse(kept.get(key) ?? '') as Place
       if (before.revision === view.revision && Number.isInteger(before.place)) return before
     } catch {
-      // Nothing kept, or nothing that can be read: from the beginning.
+      // Nothing kept, or nothing that can be read.
     }
-    return { revision: view.revision, order: 'by-piece', place: 0 }
+    return { revision: view.revision, order: 'by-piece', place: firstToDo() }
   })
   useEffect(() => {
     kept.set(key, JSON.stringify(place))

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\HandOn;
+
+use App\Draft;
+use App\Http\DesignView;
+use App\Words\Spoken;
+use App\Words\StepWords;
+use App\Words\Words;
+use Gimbo\Core\Exchange\StepPicture;
+use Gimbo\Core\Measure\System;
+use Gimbo\Core\Work\ByTool;
+use RuntimeException;
+
+/**
+ * The step view of a design as one HTML file, with its handout: drawings, figures, words and the program that shows them.
+ *
+ * Nothing in it asks anything of anywhere; its own policy (CSP) forbids that.
+ */
+final readonly class OneFile
+{
+    /** In a script of JSON nothing may look like the end of it. */
+    private const INSIDE = JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+
+    public function __construct(private Words $words, private DesignView $view, private Handout $handout)
+    {
+    }
+
+    public function html(Draft $draft): string
+    {
+        $sized = $draft->sized;
+        $orders = ['by-piece' => array_keys($sized->steps()), 'by-tool' => ByTool::order($sized)];
+        $pictures = [];
+        foreach ($orders as $name => $order) {
+            foreach (['right', 'left'] as $hand) {
+                $drawn = StepPicture::all($sized, $order, $hand === 'left');
+                ksort($drawn);
+                $pictures["$name $hand"] = array_values($drawn);
+            }
+        }
+        [$said, $spoken] = [new StepWords($this->words, $sized), new Spoken($this->words)];
+        $held = json_encode([
+            'view' => $this->view->of($draft),
+            'pictures' => $pictures,
+            'spoken' => array_map(fn (int $i) => implode(' ', array_map($spoken->of(...), $said->of($i))), array_keys($sized->steps())),
+            'handout' => $this->handout->html($draft, $sized->request->system === System::Metric ? PaperFormat::A4 : PaperFormat::Letter),
+            'sentences' => $this->words->all(),
+        ], self::INSIDE);
+
+        return view('onefile', [
+            'language' => $this->words->language(), 'name' => $draft->document->name, 'held' => $held,
+            'script' => str_replace('</script', '<\\/script', self::built('onefile.js')), 'style' => self::built('onefile.css'),
+        ])->render();
+    }
+
+    private static function built(string $file): string
+    {
+        $path = public_path("build/onefile/$file");
+
+        return is_file($path) ? (string) file_get_contents($path) : throw new RuntimeException("$path has not been built.");
+    }
+}

@@ -1,0 +1,222 @@
+import { expect, type Page } from '@playwright/test'
+import { own } from './gimbo'
+import { begins, sayIn, type Say } from './say'
+
+const english = sayIn('en')
+
+export interface View {
+  name: string
+  /** The route it is of, as resources/js/main.tsx has it; a page of the server's own where there is none. */
+  route: string
+  open: (page: Page, say: Say) => Promise<void>
+  /** What hangs on the place it was opened from: opened anew at every size. */
+  isFleeting?: true
+}
+
+/** Two pieces, a fit that fails, the most that a table has to show. */
+const BUSY = {
+  make: 'tray-and-lid',
+  holds: { width: '5 1/4 in', height: '4 in', thickness: '2 mm', count: 10 },
+  paper: { caliper: '0.3 mm', sheet: { width: '6 in', height: '6 in' } },
+}
+
+async function design(page: Page, spec: object = BUSY): Promise<string> {
+  const answer = await page.request.post('/api/designs', { data: { name: own('Note cards of the spring fair'), spec } })
+  const { id } = (await answer.json()) as { id: string }
+  return `/designs/${id}`
+}
+
+async function table(page: Page, say: Say, search = '') {
+  await page.goto((await design(page)) + search)
+  await expect(page.getByRole('button', { name: say('action.undo') })).toBeVisible()
+}
+
+/** Where there is little room, the request stands behind a tab of its own. */
+export async function showRequest(page: Page, say: Say = english) {
+  const tab = page.getByRole('tab', { name: say('tab.request') })
+  if (await tab.isVisible()) await tab.click()
+}
+
+const ADDS: Record<string, string> = {
+  '/library/sizes': 'sizes.add',
+  '/library/tools': 'tools-page.add',
+  '/library/papers': 'papers.add',
+  '/cutting/machines': 'cutters.add',
+}
+
+/** Every view, in a state that is hard to lay out. */
+export const VIEWS: View[] = [
+  {
+    name: 'shelf',
+    route: '/',
+    open: async (page) => {
+      await page.goto('/')
+      await expect(page.locator('main a[href^="/designs/"]').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'shelf, empty',
+    route: '/',
+    open: async (page, say) => {
+      await page.route('**/api/designs', (route) => route.fulfill({ json: { designs: [] } }))
+      await page.goto('/')
+      await expect(page.getByRole('heading', { name: say('start.what') })).toBeVisible()
+      await page.unroute('**/api/designs')
+    },
+  },
+  {
+    name: 'shelf, menu of a design',
+    isFleeting: true,
+    route: '/',
+    open: async (page, say) => {
+      await page.goto('/')
+      await page
+        .getByRole('button', { name: begins(say('shelf.more', { name: '' }).trim()) })
+        .first()
+        .click()
+      await expect(page.getByRole('menu')).toBeVisible()
+    },
+  },
+  {
+    name: 'start',
+    route: '/',
+    open: async (page, say) => {
+      await page.goto('/')
+      await page.getByRole('button', { name: say('shelf.new-picker') }).click()
+      await page.getByRole('button', { name: begins(say('held.thick-card')) }).click()
+      await expect(page.getByRole('dialog').getByRole('listitem').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'keys',
+    route: '/',
+    open: async (page) => {
+      await page.goto('/')
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await page.keyboard.press('?')
+      await expect(page.getByRole('dialog')).toBeVisible()
+    },
+  },
+  { name: 'table', route: '/designs/:id', open: (page, say) => table(page, say) },
+  { name: 'table, all pieces', route: '/designs/:id', open: (page, say) => table(page, say, '?piece=all') },
+  {
+    name: 'table, fold',
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say, '?view=fold')
+      await expect(page.getByLabel(say('fold.label'))).toBeVisible()
+    },
+  },
+  {
+    name: 'table, wrong',
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say)
+      await showRequest(page, say)
+      await page.getByLabel(say('field.holds.width')).fill('as wide as a tern')
+      await expect(page.getByText(say('field.holds.width')).first()).toBeVisible()
+      await page.getByLabel(say('field.holds.width')).blur()
+    },
+  },
+  {
+    name: 'table, tools',
+    isFleeting: true,
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say)
+      await showRequest(page, say)
+      await page.getByRole('button', { name: say('tools.usual') }).click()
+      await expect(page.getByLabel(say('field.tools.cut'))).toBeVisible()
+    },
+  },
+  {
+    name: 'table, makes',
+    isFleeting: true,
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say)
+      await showRequest(page, say)
+      await page.getByRole('button', { name: begins(say('field.make')) }).click()
+      await expect(page.getByRole('menu')).toBeVisible()
+    },
+  },
+  {
+    name: 'table, handing on',
+    isFleeting: true,
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say)
+      await page.getByRole('button', { name: new RegExp(`^(${say('hand-on.title')}|${say('hand-on.more')})`) }).click()
+      await expect(page.getByRole('menu')).toBeVisible()
+    },
+  },
+  {
+    name: 'compare',
+    route: '/designs/:id/compare',
+    open: async (page) => {
+      await page.goto((await design(page)) + '/compare')
+      await expect(page.getByRole('rowheader').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'work',
+    route: '/designs/:id/work',
+    open: async (page) => {
+      await page.goto((await design(page)) + '/work')
+      await expect(page.getByRole('progressbar').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'work, missed',
+    route: '/designs/:id/work',
+    open: async (page, say) => {
+      await page.goto((await design(page)) + '/work')
+      await page.getByRole('button', { name: say('missed.ask') }).click()
+      await page.getByRole('textbox').fill('8 in')
+      await expect(page.getByRole('status').first()).toBeVisible()
+    },
+  },
+  ...['/library/sizes', '/library/tools', '/library/papers'].map((path) => ({
+    name: path.slice(1),
+    route: '/library/:kind',
+    open: async (page: Page, say: Say) => {
+      await page.goto(path)
+      await expect(page.getByRole('button', { name: say(ADDS[path] ?? '') })).toBeVisible()
+    },
+  })),
+  ...['/library/sizes', '/library/tools', '/library/papers', '/cutting/machines'].map((path) => ({
+    name: `${path.slice(1)}, a new one`,
+    route: path === '/cutting/machines' ? path : '/library/:kind',
+    open: async (page: Page, say: Say) => {
+      await page.goto(path)
+      await page.getByRole('button', { name: say(ADDS[path] ?? '') }).click()
+      await expect(page.getByLabel(say('entry.name'), { exact: true })).toBeVisible()
+    },
+  })),
+  {
+    name: 'cutting',
+    route: '/cutting',
+    open: async (page) => {
+      await page.goto('/cutting')
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    },
+  },
+  {
+    name: 'backups',
+    route: '/backups',
+    open: async (page, say) => {
+      await page.goto('/backups')
+      await page.getByRole('button', { name: say('backups.make') }).click()
+      await expect(page.getByRole('status').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'handout',
+    route: '',
+    open: async (page, say) => {
+      await page.goto((await design(page)) + '/print')
+      await expect(page.getByRole('img', { name: say('handout.picture') })).toBeVisible()
+    },
+  },
+  { name: 'missing', route: '', open: async (page) => void (await page.goto('/nowhere/at/all')) },
+]

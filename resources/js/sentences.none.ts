@@ -1,0 +1,2 @@
+/** Until the sentences a file carries are read. */
+export default {} as Record<string, string>
