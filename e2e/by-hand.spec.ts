@@ -251,3 +251,15 @@ test('what is removed can be put back, and what was half filled in is there agai
   await expect(page.getByRole('rowheader', { name: 'Ferry pass' })).toBeVisible()
   await page.getByRole('button', { name: 'Remove Ferry pass' }).click()
 })
+
+test('what takes long says so, and can be stopped', async ({ page }) => {
+  await page.route('**/api/backups/take-in', () => undefined)
+  await page.goto('/backups')
+  const file = { name: 'everything.jsonl', mimeType: 'application/jsonl', buffer: Buffer.from('{}\n') }
+  await page.getByLabel('Take in a file …').setInputFiles(file)
+  await expect(page.getByRole('progressbar')).toBeVisible()
+  await page.getByRole('button', { name: 'Stop' }).tap()
+  await expect(page.getByText('Stopped. Nothing of it')).toBeVisible()
+  await expect(page.getByRole('progressbar')).toHaveCount(0)
+  await expect(page).toHaveTitle('Backups · Gimbo')
+})

@@ -88,3 +88,71 @@ const settled = (page: Page) =>
   page.evaluate(
     () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 30)))),
   )
+
+const LARGE = [
+  'shelf',
+  'start',
+  'table',
+  'table, fold',
+  'table, wrong',
+  'compare',
+  'work',
+  'library/tools, a new one',
+  'backups',
+]
+
+for (const { name, open } of VIEWS.filter((view) => LARGE.includes(view.name))) {
+  test(`${name} has room for type twice as large (WCAG 1.4.4)`, async ({ page }) => {
+    const found: string[] = []
+    const session = await page.context().newCDPSession(page)
+    await session.send('Page.enable')
+    await session.send('Page.setFontSizes', { fontSizes: { standard: 32, fixed: 26 } })
+    await open(page, say)
+    expect(await page.evaluate(() => getComputedStyle(document.body).fontSize)).toBe('32px')
+    for (const [width, height] of [
+      [1280, 800],
+      [820, 1180],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      await settled(page)
+      for (const fault of await faultsOf(page)) found.push(`${width} × ${height}: ${fault}`)
+    }
+    expect(found).toEqual([])
+  })
+}
+
+test('where the machine chooses the colours, gauges, choices and progress are still seen', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active', reducedMotion: 'reduce' })
+  const table = VIEWS.find(({ name }) => name === 'table')
+  await table?.open(page, say)
+  const outline = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((element) => {
+        const { outlineStyle, outlineWidth, backgroundColor } = getComputedStyle(element)
+        return { isOutlined: outlineStyle !== 'none' && parseFloat(outlineWidth) > 0, backgroundColor }
+      })
+  expect((await outline('[data-gauge]')).isOutlined).toBe(true)
+  const [on, off] = [await outline('[aria-pressed=true]'), await outline('[aria-pressed=false]')]
+  expect(on.backgroundColor).not.toBe(off.backgroundColor)
+  await page.getByRole('link', { name: say('hand-on.work') }).click()
+  expect((await outline('[role=progressbar]')).isOutlined).toBe(true)
+})
+
+test('nothing moves on a page once it is there', async ({ page }) => {
+  await page.addInitScript(() => {
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries() as Array<PerformanceEntry & { value: number; hadRecentInput: boolean }>)
+        if (!entry.hadRecentInput)
+          Object.assign(window, { moved: Number(Reflect.get(window, 'moved') ?? 0) + entry.value })
+    }).observe({ type: 'layout-shift', buffered: true })
+  })
+  for (const path of ['/', '/library/sizes']) {
+    await page.goto(path)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await page.waitForTimeout(800)
+    // “Good” by the Core Web Vitals is at most 0.1.
+    expect(await page.evaluate(() => Number(Reflect.get(window, 'moved') ?? 0))).toBeLessThan(0.1)
+  }
+})

@@ -109,26 +109,50 @@ async function ask<T>(method: string, path: string, body?: unknown, key?: string
       method,
       headers: {
         Accept: 'application/json',
-        ...(body === undefined
-          ? {}
-          : { 'Content-Type': body instanceof Blob ? 'application/jsonl' : 'application/json' }),
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
         ...(key === undefined ? {} : { 'Idempotency-Key': key }),
       },
-      ...(body === undefined
-        ? {}
-        : { body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) }),
-      signal: AbortSignal.timeout(body instanceof Blob ? 20 * PATIENCE_MS : PATIENCE_MS),
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      signal: AbortSignal.timeout(PATIENCE_MS),
     })
     const answer: unknown = await response.json()
-    if (response.ok) return answer as T
-    const problems = (answer as { errors?: Problem[] }).errors ?? []
-    if (response.status >= 500)
-      throw new Unanswered(`status ${response.status}`, problems[0]?.message ?? null, response.status === 500)
-    throw new Refused(response.status, problems)
+    return understood<T>(response.status, answer)
   } catch (error) {
     if (error instanceof Refused || error instanceof Unanswered) throw error
     throw new Unanswered(String(error), null, false, key !== undefined)
   }
+}
+
+/** Sends a large file; fetch does not say how far it is. */
+function upload<T>(path: string, body: Blob, onShare: (share: number) => void, signal: AbortSignal): Promise<T> {
+  return new Promise((done, fail) => {
+    const request = new XMLHttpRequest()
+    request.open('POST', `/api${path}`)
+    request.setRequestHeader('Accept', 'application/json')
+    request.setRequestHeader('Content-Type', 'application/jsonl')
+    request.upload.addEventListener('progress', ({ loaded, total }) => onShare(total === 0 ? 0 : loaded / total))
+    request.addEventListener('load', () => {
+      try {
+        done(understood<T>(request.status, JSON.parse(request.responseText)))
+      } catch (error) {
+        fail(
+          error instanceof Refused || error instanceof Unanswered ? error : new Unanswered(String(error), null, false),
+        )
+      }
+    })
+    for (const end of ['error', 'abort', 'timeout'] as const)
+      request.addEventListener(end, () => fail(new Unanswered(end, null, false, end !== 'abort')))
+    signal.addEventListener('abort', () => request.abort())
+    request.send(body)
+  })
+}
+
+/** What an answer says, or why it was none. */
+function understood<T>(status: number, answer: unknown): T {
+  if (status >= 200 && status < 300) return answer as T
+  const problems = (answer as { errors?: Problem[] }).errors ?? []
+  if (status >= 500) throw new Unanswered(`status ${status}`, problems[0]?.message ?? null, status === 500)
+  throw new Refused(status, problems)
 }
 
 const design = (id: string) => `/designs/${encodeURIComponent(id)}`
@@ -208,7 +232,9 @@ export const api = {
   fetchBack: (name: string, id: string) =>
     send<DesignView>('POST', `/backups/${encodeURIComponent(name)}/designs/${encodeURIComponent(id)}`),
   /** A file of everything; it becomes a backup. */
-  takeInAll: (file: Blob) => ask<Schemas['TakenIn']>('POST', '/backups/take-in', file),
+  /** How much of it has gone is told as it goes; it can be stopped. */
+  takeInAll: (file: Blob, onShare: (share: number) => void, signal: AbortSignal) =>
+    upload<Schemas['TakenIn']>('/backups/take-in', file, onShare, signal),
 }
 
 /** What was wrong, in words: at which field, or what to do when nobody answered. */

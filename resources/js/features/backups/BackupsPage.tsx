@@ -6,9 +6,10 @@ import { ErrorNote } from '@/ui/ErrorNote'
 import { FileButton } from '@/ui/FileButton'
 import { Header } from '@/ui/Header'
 import { Page } from '@/ui/Main'
+import { Progress } from '@/ui/Progress'
 import { Sheet } from '@/ui/Sheet'
 import { Thumbnail } from '@/ui/Thumbnail'
-import { language, words, wordsAround } from '@/words'
+import { language, listed, words, wordsAround } from '@/words'
 
 type Kept = Awaited<ReturnType<typeof api.backups>>
 
@@ -20,6 +21,7 @@ export function BackupsPage() {
   const [trouble, setTrouble] = useState<string | null>(null)
   const [said, setSaid] = useState<string | null>(null)
   const [isBusy, setBusy] = useState(false)
+  const [going, setGoing] = useState<{ share: number | null; stop: () => void } | null>(null)
 
   const attempt = useCallback(async (work: () => Promise<string | null>) => {
     setTrouble(null)
@@ -37,7 +39,6 @@ export function BackupsPage() {
   }, [])
   useEffect(() => {
     let isOver = false
-    document.title = 'Gimbo'
     api.backups().then(
       (found) => !isOver && setKept(found),
       (error: unknown) => !isOver && setTrouble(problemsOf(error)[0]?.message ?? ''),
@@ -65,9 +66,25 @@ export function BackupsPage() {
           accept=".jsonl,application/jsonl"
           onFile={(file) =>
             void attempt(async () => {
-              const { backup, unreadable } = await api.takeInAll(file)
-              setLook(await api.backup(backup.name))
-              return unreadable.length === 0 ? null : words('backups.unreadable', { names: unreadable.join(', ') })
+              const stop = new AbortController()
+              const show = (share: number | null) => setGoing({ share, stop: () => stop.abort() })
+              show(0)
+              try {
+                // Once all of it has gone it is read, and how long that takes is not known.
+                const { backup, unreadable } = await api.takeInAll(
+                  file,
+                  (share) => show(share < 1 ? share : null),
+                  stop.signal,
+                )
+                setGoing(null)
+                setLook(await api.backup(backup.name))
+                return unreadable.length === 0 ? null : words('backups.unreadable', { names: listed(unreadable) })
+              } catch (error) {
+                if (stop.signal.aborted) return words('backups.stopped')
+                throw error
+              } finally {
+                setGoing(null)
+              }
             })
           }
         />
@@ -96,6 +113,14 @@ export function BackupsPage() {
             )}
           </p>
           <div className="mb-4 space-y-2 empty:hidden">
+            {going && (
+              <Progress
+                label={words(going.share === null ? 'backups.reading' : 'backups.sending')}
+                share={going.share}
+                onStop={going.stop}
+              />
+            )}
+            {isBusy && !going && <Progress label={words('backups.busy')} share={null} />}
             {trouble && <ErrorNote>{trouble}</ErrorNote>}
             {said && (
               <p role="status" className="rounded-lg border border-line bg-panel px-4 py-3">

@@ -68,7 +68,7 @@ describe('Shelf', () => {
       if (answer instanceof Error) throw answer
       return {
         ok: !(answer as { errors?: unknown })?.errors,
-        status: 200,
+        status: (answer as { errors?: unknown })?.errors ? 422 : 200,
         json: () => Promise.resolve(answer ?? {}),
       }
     })
