@@ -263,3 +263,24 @@ test('what takes long says so, and can be stopped', async ({ page }) => {
   await expect(page.getByRole('progressbar')).toHaveCount(0)
   await expect(page).toHaveTitle('Backups · Gimbo')
 })
+
+test('two fingers bring the drawing closer and move it; one leaves it to the page', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openNew(page)
+  const drawing = page.getByRole('img', { name: /a sheet of/ })
+  const box = await drawing.boundingBox()
+  const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2]
+  const session = await page.context().newCDPSession(page)
+  const touch = (
+    type: 'touchStart' | 'touchMove' | 'touchEnd',
+    ...touchPoints: Array<{ x: number; y: number; id: number }>
+  ) => session.send('Input.dispatchTouchEvent', { type, touchPoints })
+  await touch('touchStart', { x, y, id: 1 })
+  await touch('touchMove', { x, y: y - 60, id: 1 })
+  await touch('touchEnd')
+  await expect(drawing).toHaveAttribute('data-closer', '1')
+  await touch('touchStart', { x: x - 20, y, id: 1 }, { x: x + 20, y, id: 2 })
+  for (const apart of [40, 60, 80]) await touch('touchMove', { x: x - apart, y, id: 1 }, { x: x + apart, y, id: 2 })
+  await touch('touchEnd')
+  await expect.poll(async () => Number(await drawing.getAttribute('data-closer'))).toBeGreaterThan(2)
+})

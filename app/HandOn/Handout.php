@@ -77,7 +77,8 @@ final readonly class Handout
         $size = array_map(fn (Design $design) => $this->pair($item->width, $item->height, $design), $both);
         $key = "handout.lead.{$both[0]->request->make}";
 
-        return e($this->words->sentence("make.{$both[0]->request->make}")).' '.strtr(e($this->words->sentence($this->words->has($key) ? $key : 'handout.lead', [
+        return strtr(e($this->words->sentence($this->words->has($key) ? $key : 'handout.lead', [
+            'make' => $this->words->sentence("make.{$both[0]->request->make}"),
             'items' => $this->words->sentence('handout.items', ['count' => $item->count]),
         ])), ['{size}' => "$size[0] ($size[1])"]);
     }
