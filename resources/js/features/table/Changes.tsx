@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { Sized } from '@/api/client'
-import { words } from '@/words'
+import { listed, words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
 
 /** So long after the last change, that typing is not talked over. */
@@ -21,7 +21,12 @@ export function Changes({ design }: { design: Sized }) {
         }),
       )
       const failing = design.checks.filter(({ ok, hint }) => !ok && !hint).map(({ id }) => words(`check.${id}`))
-      setSaid([...sheets, words('fits.said', { count: failing.length, which: failing.join('; ') })].join('. '))
+      setSaid(
+        words('fits.changed', {
+          sheets: listed(sheets),
+          fits: words('fits.said', { count: failing.length, which: listed(failing) }),
+        }),
+      )
     }, SETTLED_MS)
     return () => clearTimeout(timer)
   }, [design, first])

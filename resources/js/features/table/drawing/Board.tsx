@@ -2,7 +2,7 @@ import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Maximize, Minus, Plus } from
 import { memo, useEffect, useMemo } from 'react'
 import type { Piece, Sized } from '@/api/client'
 import { useSize } from '@/ui/useSize'
-import { words } from '@/words'
+import { listed, words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
 import { Labels } from './Labels'
 import { placeLabels } from './labels'
@@ -60,11 +60,11 @@ export const Board = memo(function Board({
     width,
     height,
   )
-  const label = pieces
-    .map((piece) =>
+  const label = listed(
+    pieces.map((piece) =>
       words('sheet.label', { piece: pieceName(piece), width: piece.sheet.text.width, height: piece.sheet.text.height }),
-    )
-    .join('; ')
+    ),
+  )
 
   return (
     <div ref={ref} className="absolute inset-0 overflow-hidden">

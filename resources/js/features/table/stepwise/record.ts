@@ -1,6 +1,7 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand'
 import { api, Refused, type DesignView, type Step, type Tick } from '@/api/client'
 import { kept } from '@/ui/kept'
+import { words } from '@/words'
 
 interface RecordState {
   /** By step and copy. */
@@ -120,7 +121,9 @@ export function figuresOf(view: DesignView, step: Step): string {
   const piece = view.design.pieces.find(({ id }) => id === step.piece)
   if (!piece) return ''
   if (step.do === 'cut') return `${piece.sheet.text.width} × ${piece.sheet.text.height}`
-  return [...new Set(step.measures.flatMap((measure) => piece.measures[measure]?.text ?? []))].join(', ')
+  return [...new Set(step.measures.flatMap((measure) => piece.measures[measure]?.text ?? []))].join(
+    words('list.between'),
+  )
 }
 
 export type Standing = 'open' | 'begun' | 'done' | 'other'
