@@ -1,12 +1,9 @@
 // Measures in the page, in one run: from a key press to the redrawn and to the refolded picture, frames of the fold against an
 // empty scene, and a shelf of a thousand designs opened and searched.
-import { chromium } from '@playwright/test'
+import { launched, playedFrames, pressTimes, said } from './chromium.mjs'
 
 const base = process.argv[2]
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
-})
+const browser = await launched()
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 
 const start = async (make, holds, options) => {
@@ -19,41 +16,14 @@ const card = { width: '5 1/2 in', height: '4 1/4 in', thickness: '4 mm', count: 
 const heaviest = await start('tray-and-lid', card, { trayWall: 'doubled', lidWall: 'doubled' })
 const envelope = await start('diagonal-envelope', card, {})
 
-const said = (times) => {
-  const sorted = [...times].sort((a, b) => a - b)
-  const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(0)
-  return `${sorted.length} key presses: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, longest ${at(1)} ms`
-}
-
 /** From the key press to the frame after `watched` changed. */
 async function keyPresses(id, isFold) {
   await page.goto(`${base}/designs/${id}${isFold ? '?view=fold' : ''}`)
   if (isFold) await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset.frames) > 0)
   await page.getByLabel('Width of the card').click()
-  await page.evaluate((fold) => {
-    window.times = []
-    let pressed = 0
-    document.addEventListener('keydown', () => (pressed = performance.now()), true)
-    new MutationObserver(() => {
-      if (pressed === 0) return
-      const since = pressed
-      pressed = 0
-      requestAnimationFrame(() => setTimeout(() => window.times.push(performance.now() - since)))
-    }).observe(document.querySelector(fold ? 'canvas' : 'aside'), {
-      subtree: true,
-      characterData: !fold,
-      childList: !fold,
-      ...(fold ? { attributes: true, attributeFilter: ['data-frames'] } : {}),
-    })
-  }, isFold)
-  for (let i = 0; i < 230; i++) {
-    const before = await page.evaluate(() => window.times.length)
-    await page.keyboard.press(i % 24 < 12 ? 'ArrowUp' : 'ArrowDown')
-    await page
-      .waitForFunction((n) => window.times.length > n, before, { timeout: 2000, polling: 5 })
-      .catch(() => undefined)
-  }
-  return (await page.evaluate(() => window.times)).slice(30)
+  return isFold
+    ? pressTimes(page, 'canvas', { attributes: true, attributeFilter: ['data-frames'] }, 230)
+    : pressTimes(page, 'aside', { subtree: true, characterData: true, childList: true }, 230)
 }
 
 console.log(`envelope, redrawn:            ${said(await keyPresses(envelope, false))}`)
@@ -63,11 +33,7 @@ console.log(`heaviest make, refolded:      ${said(await keyPresses(heaviest, tru
 /** Frames a second while the heaviest make plays, and of an empty scene of the same size in the same page. */
 const SECONDS = 4
 await page.getByRole('button', { name: 'Flat', exact: true }).click()
-await page.getByRole('button', { name: 'Play the fold' }).click()
-const frames = () => page.evaluate(() => Number(document.querySelector('canvas').dataset.frames))
-const [from, began] = [await frames(), Date.now()]
-await page.waitForTimeout(SECONDS * 1000)
-const fold = ((await frames()) - from) / ((Date.now() - began) / 1000)
+const fold = await playedFrames(page, SECONDS)
 await page.getByRole('button', { name: 'Hold the fold' }).click()
 const empty = await page.evaluate(async (seconds) => {
   const shown = document.querySelector('canvas')

@@ -40,6 +40,8 @@ for (const [width, height] of [
     }
     await tap(page.getByRole('button', { name: /^A flat card/ }))
     await expect(page.getByLabel('Width', { exact: true })).toBeFocused()
+    // The machine’s own keys stay away.
+    await expect(page.getByLabel('Width', { exact: true })).toHaveAttribute('inputmode', 'none')
     await tap(key(page, '4'))
     await tap(key(page, 'and a half'))
     await tap(page.getByLabel('Height', { exact: true }))
@@ -121,6 +123,12 @@ test('the keys for a length hide nothing, and write what a maker writes', async 
   await expect(field).toHaveValue('4')
   await key(page, 'A step more').tap()
   await expect(field).toHaveValue(/^4 1\/\d+ in$/)
+  await key(page, 'Keys with letters').tap()
+  await expect(keys).toHaveCount(0)
+  await expect(field).toBeFocused()
+  await expect(field).toHaveAttribute('inputmode', 'text')
+  await page.getByLabel('Height of the card').tap()
+  await expect(keys).toBeVisible()
   await key(page, 'Done').tap()
   await expect(keys).toHaveCount(0)
   await page.getByLabel('How many').tap()

@@ -25,7 +25,8 @@ export async function openNew(page: Page, spec: Record<string, unknown> = {}, na
 }
 
 /** As a maker begins who has said that she works in inches, whatever other journeys have said. */
-export const inInches = (page: Page) => page.request.put('/api/usual', { data: { system: 'imperial' } })
+export const inInches = (page: Page) =>
+  page.request.put('/api/usual', { data: { changes: [{ at: '/system', to: 'imperial' }] } })
 
 /** Begins a design from the shelf, by what is in the hand and a picture of what is made for it. */
 export async function begin(page: Page, held: RegExp, make: RegExp) {

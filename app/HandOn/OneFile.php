@@ -7,11 +7,8 @@ namespace App\HandOn;
 use App\Draft;
 use App\Http\DesignView;
 use App\Words\Spoken;
-use App\Words\StepWords;
 use App\Words\Words;
-use Gimbo\Core\Exchange\StepPicture;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Work\ByTool;
 use RuntimeException;
 
 /**
@@ -31,20 +28,16 @@ final readonly class OneFile
     public function html(Draft $draft): string
     {
         $sized = $draft->sized;
-        $orders = ['by-piece' => array_keys($sized->steps()), 'by-tool' => ByTool::order($sized)];
         $pictures = [];
-        foreach ($orders as $name => $order) {
+        foreach (StepPictures::ORDERS as $order) {
             foreach (['right', 'left'] as $hand) {
-                $drawn = StepPicture::all($sized, $order, $hand === 'left');
-                ksort($drawn);
-                $pictures["$name $hand"] = array_values($drawn);
+                $pictures["$order $hand"] = StepPictures::of($sized, $order, $hand === 'left');
             }
         }
-        [$said, $spoken] = [new StepWords($this->words, $sized), new Spoken($this->words)];
         $held = json_encode([
             'view' => $this->view->of($draft),
             'pictures' => $pictures,
-            'spoken' => array_map(fn (int $i) => implode(' ', array_map($spoken->of(...), $said->of($i))), array_keys($sized->steps())),
+            'spoken' => (new Spoken($this->words))->steps($sized),
             'handout' => $this->handout->html($draft, $sized->request->system === System::Metric ? PaperFormat::A4 : PaperFormat::Letter),
             'sentences' => $this->words->all(),
         ], self::INSIDE);

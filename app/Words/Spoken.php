@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use Gimbo\Core\Design\Design;
 use NumberFormatter;
 
 /** Sentences as they are said aloud: 3 5/8 in is “three and five eighths inches” (numbers by ICU's spell-out rules). */
@@ -16,6 +17,14 @@ final readonly class Spoken
     public function __construct(private Words $words)
     {
         $this->numbers = new NumberFormatter($words->language(), NumberFormatter::SPELLOUT);
+    }
+
+    /** @return list<string> each step as it is said aloud */
+    public function steps(Design $design): array
+    {
+        $said = new StepWords($this->words, $design);
+
+        return array_map(fn (int $i) => implode(' ', array_map($this->of(...), $said->of($i))), array_keys($design->steps()));
     }
 
     public function of(Sentence $sentence): string

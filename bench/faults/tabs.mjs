@@ -1,23 +1,12 @@
-import { chromium } from '@playwright/test'
 import { join } from 'node:path'
+import { launched } from '../chromium.mjs'
 import { folder, Gimbo, seeded, sleep } from './gimbo.mjs'
 
 /** Two tabs on one design in a real browser, both typing, while Gimbo is killed under them: what each typed is there in the end. */
 export async function tabs({ kills, seed, port }) {
   const gimbo = new Gimbo(port, join(folder(), 'gimbo.sqlite'))
   await gimbo.start()
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  })
+  const browser = await launched()
   const random = seeded(seed)
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const design = await gimbo.newDesign()

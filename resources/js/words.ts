@@ -31,10 +31,6 @@ function format(key: string, sentence: string): IntlMessageFormat {
 /** A figure as the core writes it. */
 const FIGURE = /^-?\d+\.\d+(?= ?(?:in|mm|cm|%|°)?$)/
 
-/** A figure with the language's decimal sign; any other text as it is. */
-export const figureText = (text: string) =>
-  FIGURE.test(text) ? text.replace('.', known['number.decimal'] ?? '.') : text
-
 /** Every decimal sign in a text of figures as the language writes it. */
 export const withDecimalSign = (text: string) => text.replace(/(\d)\.(?=\d)/g, `$1${known['number.decimal'] ?? '.'}`)
 
@@ -42,7 +38,10 @@ type Params = Record<string, string | number>
 
 const localized = (params: Params): Params =>
   Object.fromEntries(
-    Object.entries(params).map(([name, value]) => [name, typeof value === 'string' ? figureText(value) : value]),
+    Object.entries(params).map(([name, value]) => [
+      name,
+      typeof value === 'string' && FIGURE.test(value) ? withDecimalSign(value) : value,
+    ]),
   )
 
 /** The sentence with that key (ICU message syntax), its arguments filled in. A missing one shows its key, and a test finds it. */
@@ -54,9 +53,6 @@ export function words(key: string, params: Params = {}): string {
 
 /** Things one after another, as the language joins them. */
 export const listed = (names: string[]) => new Intl.ListFormat(language()).format(names)
-
-/** A number as the language writes it. */
-export const number = (value: number) => new Intl.NumberFormat(language()).format(value)
 
 export function hasWords(key: string): boolean {
   return key in known

@@ -66,19 +66,27 @@ final class LibraryTest extends TestCase
     public function test_what_is_usually_worked_with_is_said_once_and_begun_with(): void
     {
         $this->getJson('/api/usual')->assertOk()->assertExactJson(['usual' => null]);
-        $usual = $this->putJson('/api/usual', ['system' => 'metric', 'paper' => ['caliper' => '0.25'], 'clearance' => ['width' => '5', 'height' => '']])->assertOk()->json('usual');
+        $usual = $this->putJson('/api/usual', self::usual(['/system' => 'metric', '/paper/caliper' => '0.25', '/clearance/width' => '5', '/clearance/height' => '']))->assertOk()->json('usual');
         self::assertSame(['system' => 'metric', 'paper' => ['caliper' => '0.25 mm'], 'clearance' => ['width' => '5 mm']], $usual);
         self::assertSame($usual, $this->getJson('/api/usual')->json('usual'));
-        $this->putJson('/api/usual', $usual)->assertOk();
-        $spec = $this->postJson('/api/starts', ['holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '1 mm', 'count' => '1'], 'with' => $usual])->assertOk()->json('spec');
-        self::assertSame(['caliper' => '0.25 mm'], $spec['paper']);
+        $spec = $this->postJson('/api/starts', ['holds' => ['width' => '105 mm', 'height' => '148 mm', 'thickness' => '1 mm', 'count' => '1'], 'with' => self::usual(['/system' => 'metric', '/paper/caliper' => '0.25', '/tools/cut' => '0.5 mm'])['changes']])->assertOk()->json('spec');
+        self::assertSame([['caliper' => '0.25 mm'], ['cut' => '0.5 mm']], [$spec['paper'], $spec['tools']]);
         $this->getJson('/api/library')->assertJsonMissingPath('usual');
     }
 
     public function test_what_is_usual_is_refused_where_it_is_none_and_the_old_stays(): void
     {
-        $this->putJson('/api/usual', ['system' => 'imperial', 'paper' => ['caliper' => '0.012 in']])->assertOk();
-        $this->putJson('/api/usual', ['system' => 'imperial', 'paper' => ['caliper' => 'thick']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/paper/caliper');
+        $this->putJson('/api/usual', self::usual(['/paper/caliper' => '0.012 in']))->assertOk();
+        $this->putJson('/api/usual', self::usual(['/paper/caliper' => 'thick']))->assertUnprocessable()->assertJsonPath('errors.0.at', '/paper/caliper');
         $this->getJson('/api/usual')->assertJsonPath('usual.paper.caliper', '0.012 in');
+    }
+
+    /**
+     * @param array<string, string> $changes by pointer
+     * @return array{changes: list<array{at: string, to: string}>}
+     */
+    private static function usual(array $changes): array
+    {
+        return ['changes' => array_map(fn (string $at, string $to) => ['at' => $at, 'to' => $to], array_keys($changes), $changes)];
     }
 }

@@ -17,8 +17,12 @@ final class RecordTest extends TestCase
     {
         $id = $this->start();
         $this->tick($id, [self::line('envelope/cut', 1, true, '2026-11-27T10:00:05Z')])->assertOk();
+        // In one answer, too: the later of two lines on one step.
+        $this->tick($id, [self::line('envelope/fold', 1, false, '2026-11-27T10:00:09Z'), self::line('envelope/fold', 1, true, '2026-11-27T10:00:08Z')]);
         $this->tick($id, [self::line('envelope/cut', 1, false, '2026-11-27T10:00:01Z'), self::line('envelope/cut', 2, true, '2026-11-27T10:00:06+01:00')]);
-        $ticks = collect((array) $this->getJson("/api/designs/$id/ticks")->assertOk()->json('ticks'))->keyBy('copy');
+        $all = collect((array) $this->getJson("/api/designs/$id/ticks")->assertOk()->json('ticks'));
+        self::assertSame([false], $all->where('step', 'envelope/fold')->pluck('done')->all());
+        $ticks = $all->where('step', 'envelope/cut')->keyBy('copy');
         self::assertTrue($ticks[1]['done']);
         self::assertSame('2026-11-27T09:00:06.000Z', $ticks[2]['at']);
     }

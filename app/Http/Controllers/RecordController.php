@@ -38,13 +38,17 @@ final readonly class RecordController
         if (! is_array($rows) || $rows === [] || count($rows) > self::MOST) {
             throw InvalidDocument::at('/ticks', Reason::of('record.ticks', ['most' => self::MOST]));
         }
+        $known = Tick::query()->where('design_id', $design->id)->get()->mapWithKeys(fn (Tick $tick) => ["$tick->step $tick->copy" => $tick->ticked_at])->all();
+        $later = [];
         foreach (array_values($rows) as $i => $row) {
             $tick = self::read($row) ?? throw InvalidDocument::at("/ticks/$i", Reason::of('record.tick', ['most' => self::MOST_COPIES]));
-            $known = Tick::query()->where('design_id', $design->id)->where('step', $tick['step'])->where('copy', $tick['copy'])->value('ticked_at');
-            if ($known === null || $known < $tick['ticked_at']) {
-                Tick::query()->upsert([['design_id' => $design->id] + $tick], Tick::KEY, ['revision', 'is_done', 'figures', 'ticked_at']);
+            $of = "{$tick['step']} {$tick['copy']}";
+            if (($known[$of] ?? '') < $tick['ticked_at']) {
+                $known[$of] = $tick['ticked_at'];
+                $later[$of] = ['design_id' => $design->id] + $tick;
             }
         }
+        Tick::query()->upsert(array_values($later), Tick::KEY, ['revision', 'is_done', 'figures', 'ticked_at']);
 
         return $this->index($design);
     }

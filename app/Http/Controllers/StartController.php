@@ -16,8 +16,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 /**
- * Everything that could be made for one thing, sized and drawn for it: `{"holds": {…}, "system": …, "usual": …, "shown": {…}, "with": {…}}`, with what
- * is usually worked with. Bare numbers are in
+ * Everything that could be made for one thing, sized and drawn for it: `{"holds": {…}, "system": …, "usual": …, "shown": {…}, "with": […]}`,
+ * with what is usually worked with, as changes. Bare numbers are in
  * the unit of what was shown in their field; the system is the one named, else the one its width and height are written in, else the usual one.
  */
 final class StartController
@@ -28,9 +28,9 @@ final class StartController
         $holds = is_array($body['holds'] ?? null) ? $body['holds'] : throw InvalidDocument::at('/holds', Reason::of('field.not-an-object', ['known' => ['width', 'height', 'thickness', 'count']]));
         $system = fn (string $field): ?System => System::tryFrom(is_string($body[$field] ?? null) ? $body[$field] : '');
         $spec = SpecEditor::begun($holds, is_array($body['shown'] ?? null) ? $body['shown'] : [], $system('system'), $system('usual') ?? System::Imperial);
-        $usual = UsualController::of(is_array($body['with'] ?? null) ? $body['with'] : []);
-        // Tools are of one system, and so is what is rounded to them.
-        $spec += array_diff_key($usual, ['system' => true] + ($usual['system'] === $spec['system'] ? [] : ['tools' => true]));
+        $usual = isset($body['with']) ? UsualController::of($sizing, $body['with']) : [];
+        // Tools are of one system.
+        $spec += array_diff_key($usual, ($usual['system'] ?? null) === $spec['system'] ? [] : ['tools' => true]);
         $starts = [];
         foreach ($sizing->makes->ids() as $make) {
             $design = $sizing->size(['make' => $make] + $spec);

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\ChangeList;
 use App\Http\JsonBody;
 use App\Models\Entry;
-use Gimbo\Core\Request\SpecEditor;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Request\Change;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,7 +21,7 @@ final readonly class UsualController
     /** What of a request it may say. */
     private const FIELDS = ['system', 'tools', 'paper', 'clearance'];
 
-    /** Any request, to read it with. */
+    /** Any request, to be changed. */
     private const ANY = ['make' => 'diagonal-envelope', 'holds' => ['width' => '140 mm', 'height' => '100 mm', 'thickness' => '1 mm', 'count' => 1]];
 
     public function __construct(private Sizing $sizing)
@@ -33,25 +35,30 @@ final readonly class UsualController
         return new JsonResponse(['usual' => $entry === null ? null : (object) $entry->entry]);
     }
 
-    /** `{"system": …, "paper": {…}, "tools": {…}, "clearance": {…}}`, each as in a request; what is not said is as everybody has it. */
+    /** `{"changes": […]}`, as on the table; what is not changed is as everybody has it. */
     public function update(Request $request): JsonResponse
     {
-        $usual = self::of(JsonBody::of($request)->object());
-        $this->sizing->request(self::ANY + $usual);
-        Entry::query()->where('kind', self::KIND)->delete();
-        Entry::query()->create(['kind' => self::KIND, 'entry' => $usual]);
+        Entry::query()->updateOrCreate(['kind' => self::KIND], ['entry' => self::of($this->sizing, JsonBody::of($request)->object()['changes'] ?? null)]);
 
         return $this->show();
     }
 
     /**
-     * What of it goes into a request, lengths without a unit in the system's own.
+     * What of it goes into a request.
      *
-     * @param array<mixed> $said
-     * @return array<string, mixed>
+     * @return array<string, mixed> some of `system`, `tools`, `paper` and `clearance`, as a request says them
+     *
+     * @throws InvalidDocument at the field that is wrong
      */
-    public static function of(array $said): array
+    public static function of(Sizing $sizing, mixed $changes): array
     {
-        return SpecEditor::usual(array_intersect_key($said, array_flip(self::FIELDS)));
+        $changes = ChangeList::read($changes);
+        // First the system: bare numbers are in its unit.
+        $isSystem = fn (Change $change): bool => $change->at === '/system';
+        $spec = $sizing->edited(self::ANY, array_values(array_filter($changes, $isSystem)));
+        $spec = $sizing->edited($spec, array_values(array_filter($changes, fn (Change $change) => ! $isSystem($change))));
+        $sizing->request($spec);
+
+        return array_intersect_key($spec, array_flip(self::FIELDS));
     }
 }

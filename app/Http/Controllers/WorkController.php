@@ -6,14 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Drafting;
 use App\HandOn\FileName;
+use App\HandOn\StepPictures;
 use App\Models\Design;
 use App\Words\Spoken;
 use App\Words\StepWords;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\MeasuresPicture;
-use Gimbo\Core\Exchange\StepPicture;
-use Gimbo\Core\Work\ByTool;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -28,14 +27,9 @@ final readonly class WorkController
 
     public function pictures(Request $request, Design $design, Words $words): JsonResponse
     {
-        $pictures = $this->drawn($request, $design);
-        ksort($pictures);
-        $sized = $this->drafting->draft($design)->sized;
-        [$said, $spoken] = [new StepWords($words, $sized), new Spoken($words)];
-
         return new JsonResponse([
-            'revision' => $design->revision, 'pictures' => array_values($pictures),
-            'spoken' => array_map(fn (int $i) => implode(' ', array_map($spoken->of(...), $said->of($i))), array_keys($sized->steps())),
+            'revision' => $design->revision, 'pictures' => $this->drawn($request, $design),
+            'spoken' => (new Spoken($words))->steps($this->drafting->draft($design)->sized),
         ]);
     }
 
@@ -55,12 +49,11 @@ final readonly class WorkController
         return Download::of(MeasuresPicture::of($sized, array_map(fn (Piece $piece) => StepWords::nameOf($words, $piece->id), $sized->pieces)), 'image/svg+xml', FileName::of("$design->name measures").'.svg');
     }
 
-    /** @return array<int, string> */
+    /** @return list<string> */
     private function drawn(Request $request, Design $design): array
     {
-        $sized = $this->drafting->draft($design)->sized;
-        $order = $request->query('order') === 'by-tool' ? ByTool::order($sized) : array_keys($sized->steps());
+        $order = $request->query('order');
 
-        return StepPicture::all($sized, $order, $request->query('hand') === 'left');
+        return StepPictures::of($this->drafting->draft($design)->sized, is_string($order) ? $order : '', $request->query('hand') === 'left');
     }
 }

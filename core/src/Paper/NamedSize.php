@@ -9,7 +9,7 @@ use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\Unit;
 
 /**
- * A size that has a name: cards, envelopes and sheets, each with the source it was taken from.
+ * A size that has a name: cards, envelopes and sheets, each with the source it was taken from; none where it is common practice.
  *
  * ISO A and B sizes by the rule of ISO 216 (halve the long side, whole millimetres, rounded down); the C envelope
  * sizes of ISO 269 by the same rule from 917 × 1297 mm. Others as PWG 5101.1 gives them.
@@ -20,7 +20,7 @@ final readonly class NamedSize
 
     private const SMALLEST_ISO = 8;
 
-    public function __construct(public string $id, public string $kind, public Rectangle $size, public string $source)
+    public function __construct(public string $id, public string $kind, public Rectangle $size, public ?string $source)
     {
     }
 
@@ -54,8 +54,9 @@ final readonly class NamedSize
     /** @return list<self> what a maker chooses from, cards first, portrait */
     public static function all(): array
     {
-        $practice = 'common practice, no source';
-        $inch = fn (string $id, string $kind, string $wide, string $high, string $source): self => new self(
+        // Common practice, no source.
+        $practice = null;
+        $inch = fn (string $id, string $kind, string $wide, string $high, ?string $source): self => new self(
             $id, $kind, new Rectangle(LengthParser::parse($wide, Unit::Inch), LengthParser::parse($high, Unit::Inch)), $source,
         );
 
@@ -82,7 +83,7 @@ final readonly class NamedSize
     /** Sizes of the ISO standards are defined in millimetres, the others in inches. */
     public function isMetric(): bool
     {
-        return str_starts_with($this->source, 'ISO');
+        return str_starts_with((string) $this->source, 'ISO');
     }
 
     private static function size(string $iso): Rectangle

@@ -118,31 +118,6 @@ final class SpecEditor
         return $spec;
     }
 
-    /**
-     * What a maker usually works with, as she typed it: bare numbers are in her system's unit, what is blank is not said.
-     *
-     * @param array<mixed> $said some of `system`, `tools`, `paper` and `clearance`
-     * @return array<string, mixed>
-     *
-     * @throws InvalidDocument at a length that is none
-     */
-    public static function usual(array $said): array
-    {
-        $unit = (System::tryFrom(is_string($said['system'] ?? null) ? $said['system'] : '') ?? System::Imperial)->unit();
-        $spec = ['system' => $said['system'] ?? System::Imperial->value];
-        foreach (['paper', 'clearance', 'tools'] as $part) {
-            foreach (is_array($said[$part] ?? null) ? $said[$part] : [] as $field => $text) {
-                $at = "/$part/$field";
-                if ($text !== null && $text !== '' && preg_match(self::POINTER, $at) === 1) {
-                    $isLength = preg_match(self::LENGTHS, $at) === 1;
-                    $spec = self::with($spec, [$at => $isLength && is_string($text) ? self::meant(Change::set($at, $text), $unit, true) : $text]);
-                }
-            }
-        }
-
-        return $spec;
-    }
-
     private static function unitIn(mixed $text, ?Unit $bare): ?Unit
     {
         return is_string($text) ? LengthParser::unitIn($text, $bare) : null;

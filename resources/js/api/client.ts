@@ -162,7 +162,7 @@ export const api = {
   shelf: () => send<{ designs: ShelfCard[] }>('GET', '/designs'),
   start: (name: string, spec: unknown) => send<DesignView>('POST', '/designs', { name, spec }),
   /** Everything that could be made for what is held, sized and drawn. */
-  starts: (holds: Record<string, string>, shown: unknown, system: System | null, usual: System, given: Usual) =>
+  starts: (holds: Record<string, string>, shown: unknown, system: System | null, usual: System, given: Change[]) =>
     send<Schemas['Starts']>('POST', '/starts', {
       holds,
       shown,
@@ -171,7 +171,7 @@ export const api = {
       ...(system === null ? {} : { system }),
     }),
   usual: () => send<Schemas['UsualAnswer']>('GET', '/usual'),
-  sayUsual: (usual: Usual) => send<Schemas['UsualAnswer']>('PUT', '/usual', usual),
+  sayUsual: (changes: Change[]) => send<Schemas['UsualAnswer']>('PUT', '/usual', { changes }),
   outline: (file: string, unit: string | null) =>
     send<Outline>('POST', '/outlines', { file, ...(unit === null ? {} : { unit }) }),
   /** The file as it is: the server says what is wrong with it, line or field. */

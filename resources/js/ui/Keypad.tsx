@@ -2,7 +2,7 @@ import { ChevronDown, ChevronUp, Check, Delete, Keyboard } from 'lucide-react'
 import { useLayoutEffect, type ReactNode } from 'react'
 import { createPortal } from 'react-dom'
 import { words } from '@/words'
-import { useTouch, withKey, withoutLast, withPart, withUnit } from './touch'
+import { useTouch, withKey, withoutLast, withPart, withUnit, writeWithLetters } from './touch'
 
 const PARTS = [
   [2, '½'],
@@ -101,20 +101,7 @@ function Keys({ field }: { field: HTMLInputElement }) {
           </Key>
         </>
       )}
-      <Key
-        area="abc"
-        label={words('keypad.letters')}
-        onPress={() => {
-          useTouch.setState({ wantsLetters: true })
-          // Only what is entered afresh brings up the machine's own keys.
-          field.blur()
-          setTimeout(() => {
-            useTouch.setState({ wantsLetters: true })
-            field.focus()
-            useTouch.setState({ wantsLetters: true })
-          }, 30)
-        }}
-      >
+      <Key area="abc" label={words('keypad.letters')} onPress={() => writeWithLetters(field)}>
         <Keyboard aria-hidden="true" className="size-6" />
       </Key>
       <Key area="done" label={words('keypad.done')} onPress={() => field.blur()}>

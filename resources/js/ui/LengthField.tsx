@@ -1,6 +1,5 @@
 import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Figure } from './Figure'
-import { useTouch } from './touch'
 import { newId } from './newId'
 
 interface LengthFieldProps {
@@ -33,7 +32,6 @@ interface LengthFieldProps {
 export function LengthField(props: LengthFieldProps) {
   const { label, value, draft, isWrong = false, saidBy, isDefault = false, unit = true, keypad = 'length' } = props
   const [isFocused, setFocused] = useState(false)
-  const hasKeypad = useTouch((state) => state.isHand && !state.wantsLetters)
   const gesture = useRef('')
   /** What stood there when it was entered; null for the usual. */
   const [before, setBefore] = useState<string | null>(value)
@@ -86,7 +84,6 @@ export function LengthField(props: LengthFieldProps) {
           autoComplete="off"
           spellCheck={false}
           data-keypad={keypad}
-          inputMode={hasKeypad ? 'none' : 'text'}
           value={shown}
           onChange={(event) => props.onType(event.target.value, gesture.current)}
           onKeyDown={onKeyDown}

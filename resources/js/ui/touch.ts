@@ -15,7 +15,10 @@ export const useTouch = create<Touch>(() => ({
   field: null,
 }))
 
-/** Follows what presses, and where is written. */
+/** Where was written last: it keeps the keys that were asked for there. */
+let last: HTMLInputElement | null = null
+
+/** Follows what presses, and where is written; the machine's own keys stay away while the program's are there. */
 export function watchTouch() {
   document.addEventListener(
     'pointerdown',
@@ -24,12 +27,22 @@ export function watchTouch() {
   )
   document.addEventListener('focusin', ({ target }) => {
     const field = target instanceof HTMLInputElement && target.dataset.keypad !== undefined ? target : null
-    const before = useTouch.getState().field
-    useTouch.setState({ field, ...(field === before ? {} : { wantsLetters: false }) })
+    useTouch.setState({ field, ...(field === null || field === last ? {} : { wantsLetters: false }) })
+    if (!field) return
+    last = field
+    const { isHand, wantsLetters } = useTouch.getState()
+    field.inputMode = isHand && !wantsLetters ? 'none' : 'text'
   })
   document.addEventListener('focusout', ({ relatedTarget }) => {
     if (relatedTarget === null && document.hasFocus()) useTouch.setState({ field: null })
   })
+}
+
+/** The machine's own keys for a field; what is entered afresh brings them up. */
+export function writeWithLetters(field: HTMLInputElement) {
+  useTouch.setState({ wantsLetters: true })
+  field.blur()
+  field.focus()
 }
 
 /** A length while it is written: whole number, part of one, unit. */

@@ -158,15 +158,20 @@ export function BackupsPage() {
         >
           {trouble && <ErrorNote>{trouble}</ErrorNote>}
           <div className="mb-4 flex flex-wrap items-center gap-3">
-            <p className="mr-auto max-w-prose basis-64">
+            <p className="max-w-prose flex-1 basis-64">
               {words('backups.restore-note', { count: look.designs.length })}
             </p>
-            <button type="button" className="full-button" disabled={isBusy} onClick={() => restore(look.backup)}>
+            <button
+              type="button"
+              className="full-button ml-auto"
+              disabled={isBusy}
+              onClick={() => restore(look.backup)}
+            >
               <RotateCcw aria-hidden="true" className="size-5" />
               {words('backups.restore')}
             </button>
           </div>
-          <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,13rem),1fr))] gap-3">
+          <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,15rem),1fr))] gap-3">
             {look.designs.map((design) => (
               <li key={design.id} className="flex flex-col gap-1 rounded-xl border border-line bg-panel p-3">
                 <span className="h-24 w-full">

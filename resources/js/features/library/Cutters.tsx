@@ -50,8 +50,8 @@ export function Cutters({ own }: { own: Library['cutters'] }) {
               onChange={form.put('answers')}
               className="col-span-full"
             />
-            <EntryField form={form} field="width" label={words('cutters.width')} />
-            <EntryField form={form} field="height" label={words('cutters.height')} />
+            <EntryField form={form} field="width" label={words('cutters.width')} data-keypad="length" />
+            <EntryField form={form} field="height" label={words('cutters.height')} data-keypad="length" />
           </div>
         )}
       </EntryForm>

@@ -30,6 +30,7 @@ export function NotchTrial({ system, onFound }: NotchTrialProps) {
               label={words(`trial.${field}`)}
               value={typed[field] ?? ''}
               problem={problems[field]}
+              data-keypad="length"
               onChange={put(field)}
             />
           ))}

@@ -79,8 +79,8 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
               />
             )}
             <div className="form-grid">
-              <EntryField form={form} field="width" label={words('papers.width')} />
-              <EntryField form={form} field="height" label={words('papers.height')} />
+              <EntryField form={form} field="width" label={words('papers.width')} data-keypad="length" />
+              <EntryField form={form} field="height" label={words('papers.height')} data-keypad="length" />
               <EntryField form={form} field="colour" blank="#ffffff" label={words('papers.colour')} type="color" />
             </div>
           </>
@@ -102,13 +102,14 @@ function Stack({ onFound }: { onFound: (caliper: string) => void }) {
           problem={problems.sheets}
           onChange={put('sheets')}
           label={words('trial.sheets')}
-          inputMode="numeric"
+          data-keypad="count"
         />
         <TextField
           value={typed.stack ?? ''}
           problem={problems.stack}
           onChange={put('stack')}
           label={words('trial.stack')}
+          data-keypad="length"
         />
       </div>
       <Found trial={trial} said={words('trial.caliper-is')} onUse={onFound} />

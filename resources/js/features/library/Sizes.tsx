@@ -11,8 +11,6 @@ import { SizesFile } from './SizesFile'
 import { filled, useEntryForm } from './useEntryForm'
 
 const KINDS = ['card', 'envelope', 'sheet'] as const
-/** What the core says where no standard names it. */
-const NO_SOURCE = 'common practice, no source'
 const BLANK = { name: '', system: 'imperial', kind: 'card', width: '', height: '' }
 
 /** Cards, envelopes and sheets by published standard, and the maker's own. */
@@ -66,13 +64,7 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
                     <SizeCells
                       name={words(`size.${size.id}`)}
                       size={size}
-                      aside={
-                        size.source.startsWith(NO_SOURCE) ? (
-                          words('sizes.no-source')
-                        ) : (
-                          <span data-own>{size.source}</span>
-                        )
-                      }
+                      aside={size.source === null ? words('sizes.no-source') : <span data-own>{size.source}</span>}
                     />
                   </tr>
                 ))}
@@ -90,8 +82,8 @@ export function Sizes({ own, published }: { own: OwnSize[]; published: Catalogue
               choices={KINDS.map((value) => ({ value, label: words(`sizes.kind.${value}`) }))}
               onChange={put('kind')}
             />
-            <EntryField form={form} field="width" label={words('entry.width')} />
-            <EntryField form={form} field="height" label={words('entry.height')} />
+            <EntryField form={form} field="width" data-keypad="length" label={words('entry.width')} />
+            <EntryField form={form} field="height" data-keypad="length" label={words('entry.height')} />
           </div>
         )}
       </EntryForm>

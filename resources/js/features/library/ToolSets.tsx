@@ -69,7 +69,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
       <EntryForm title={words(form.isNew ? 'tools-page.add' : 'tools-page.change')} form={form} isWide>
         {draft && (
           <>
-            <div className="form-grid items-end! gap-y-2.5!">
+            <div className="form-grid items-end! gap-y-2.5! [--field:10.5rem]">
               <NameAndSystem form={form} />
               {FIELDS.map((field) => (
                 <EntryField
@@ -78,6 +78,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                   key={field}
                   label={words(`field.tools.${field}`)}
                   placeholder={words('entry.usual')}
+                  data-keypad="length"
                 />
               ))}
               <SelectField

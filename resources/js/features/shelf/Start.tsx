@@ -17,7 +17,7 @@ import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
 import { OutlineTaker } from './OutlineTaker'
 import { kept } from '@/ui/kept'
-import { asDraft, Usual, usualSpec } from './Usual'
+import { asDraft, Usual, usualChanges } from './Usual'
 
 type Held = Catalogue['held'][number]
 type Starts = Awaited<ReturnType<typeof api.starts>>
@@ -100,10 +100,7 @@ function Sized({
   // What was last understood: a number without a unit is in the one that stood there.
   const shown = useRef<unknown>(typed)
 
-  const given = useCallback(
-    (of: System) => usualSpec(draft, of, library.papers, library.tools),
-    [draft, library.papers, library.tools],
-  )
+  const given = useCallback((of: System) => usualChanges(draft, of, library), [draft, library])
   const ask = useCallback(
     () => api.starts(typed, shown.current, system, remembered, given(system ?? remembered)),
     [typed, system, remembered, given],

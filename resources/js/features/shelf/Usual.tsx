@@ -1,10 +1,12 @@
 import { useState } from 'react'
-import type { System, Usual as UsualSpec } from '@/api/client'
+import type { Change, Library, System, Usual as UsualSpec } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { useRoom } from '@/ui/room'
 import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
+import { paperChanges } from '../table/sentence/paperChanges'
+import { toolChanges } from '../table/sentence/Tools'
 
 /** What is typed of it: a paper and a set of tools by their ids, lengths as texts; blank where it is as everybody has it. */
 export interface UsualDraft {
@@ -76,7 +78,7 @@ export function Usual({ draft, problems, isSaid, onChange }: UsualProps) {
           <TextField
             label={words('usual.caliper')}
             value={draft.caliper}
-            placeholder="0.3 mm"
+            placeholder={words('entry.usual')}
             problem={problems['/paper/caliper']}
             onChange={put('caliper')}
           />
@@ -108,32 +110,15 @@ export function Usual({ draft, problems, isSaid, onChange }: UsualProps) {
   )
 }
 
-/** The same as a part of a request. */
-export function usualSpec(draft: UsualDraft, system: System, papers: PaperEntry[], sets: ToolEntry[]): UsualSpec {
+/** The same as changes, as they are made on the table; blank is as everybody has it. */
+export function usualChanges(draft: UsualDraft, system: System, { papers, tools }: Library): Change[] {
   const paper = papers.find(({ id }) => id === draft.paper)
-  const tools = sets.find(({ id }) => id === draft.tools)
-  return {
-    system,
-    paper: paper
-      ? {
-          name: paper.name,
-          colour: paper.colour,
-          caliper: paper.caliper,
-          ...(paper.width && paper.height ? { sheet: { width: paper.width, height: paper.height } } : {}),
-        }
-      : { caliper: draft.caliper },
-    tools: tools ? toolSpec(tools) : {},
-    clearance: { width: draft.width, height: draft.height },
-  }
+  const set = tools.find(({ id }) => id === draft.tools)
+  const typed = [
+    { at: '/clearance/width', to: draft.width.trim() },
+    { at: '/clearance/height', to: draft.height.trim() },
+    ...(paper ? paperChanges(paper) : [{ at: '/paper/caliper', to: draft.caliper.trim() }]),
+    ...(set ? toolChanges(set).filter(({ at }) => at !== '/system') : []),
+  ]
+  return [{ at: '/system', to: set?.system ?? system }, ...typed.filter((one) => !('to' in one) || Boolean(one.to))]
 }
-
-type PaperEntry = Named & {
-  colour?: string | null
-  caliper?: string | null
-  width?: string | null
-  height?: string | null
-}
-type ToolEntry = Named & { cut?: string | null; score?: string | null; punch?: string | null; notch?: string | null }
-
-const toolSpec = ({ name, cut, score, punch, notch }: ToolEntry) =>
-  Object.fromEntries(Object.entries({ name, cut, score, punch, notch }).filter(([, value]) => value))

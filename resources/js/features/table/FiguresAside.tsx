@@ -58,7 +58,7 @@ export function FiguresAside({ book, view, pieces, room, request }: FiguresAside
   )
   if (room === 'large')
     return (
-      <Column label={words('figures.section')} className="grid grid-cols-2 gap-x-4">
+      <Column label={words('figures.section')} className="grid grid-cols-2 gap-x-4 pt-2">
         <div>
           <h2 className="px-2 text-xl">{words('tab.measures')}</h2>
           {measures}
@@ -75,7 +75,7 @@ export function FiguresAside({ book, view, pieces, room, request }: FiguresAside
     <Column label={words('figures.section')}>
       <Tabs.Root key={tabs[0]} defaultValue={tabs[0]}>
         <Tabs.List
-          className="sticky top-0 z-10 mb-1 flex flex-wrap gap-1 border-b border-line bg-panel"
+          className="sticky top-0 z-10 mb-1 flex flex-wrap gap-1 border-b border-line bg-panel pt-2"
           aria-label={words('figures.section')}
         >
           {tabs.map((tab) => (

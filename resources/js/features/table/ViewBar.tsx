@@ -98,7 +98,7 @@ export function ViewBar({ view, shown, picture, room }: ViewBarProps) {
           </button>
         )}
         <figcaption className="text-[0.95rem] leading-tight text-soft">
-          <span className={isTight ? 'sr-only' : ''}>{words('closed.caption')}</span>
+          {words('closed.caption')}
           <span className={`block whitespace-nowrap text-ink ${isTight ? '' : 'text-lg'}`}>
             <Figure text={design.closed.text.width} unit={false} /> ×{' '}
             <Figure text={design.closed.text.height} unit={design.closed.depth < THICK_MM} />

@@ -120,76 +120,73 @@ export default function FoldView({ pieces, steps, chosen, picture, colour: paper
             <figcaption className="text-soft">{words('fold.no-webgl')}</figcaption>
           </figure>
         )}
+        {isDrawable && (
+          <Turns onTurn={(right, up) => scene.current?.turn(right, up)} onCloser={(by) => scene.current?.closer(by)} />
+        )}
       </div>
       <p id="fold-keys" className="sr-only">
         {words('fold.keys')}
       </p>
       {last > 0 && isDrawable && (
-        <div className="@container">
-          <div className="flex flex-wrap items-center gap-x-3 pb-1">
-            <button
-              type="button"
-              className="quiet-button"
-              onClick={play}
-              aria-label={words(isPlaying ? 'fold.pause' : 'fold.play')}
-            >
-              {isPlaying ? (
-                <Pause aria-hidden="true" className="size-5" />
-              ) : (
-                <Play aria-hidden="true" className="size-5" />
-              )}
-            </button>
-            <div className="min-w-40 flex-1">
-              <input
-                type="range"
-                min={0}
-                max={1}
-                step={0.005}
-                value={share}
-                onChange={(event) => jump(Number(event.target.value))}
-                aria-label={words('fold.scrub')}
-                aria-valuetext={stageWords(now, share, pieces, steps)}
-                className="scrubber"
-                list="fold-stages"
-              />
-              <datalist id="fold-stages">
-                {assembly.stages.map((_, i) => (
-                  <option key={i} value={i / last} />
-                ))}
-              </datalist>
-              <p className="truncate text-[0.95rem] text-soft" aria-hidden="true">
-                {stageWords(now, share, pieces, steps)}
-              </p>
-            </div>
-            <div role="group" aria-label={words('fold.jump')} className="flex flex-wrap gap-1 max-sm:hidden">
-              {(['flat', 'half', 'closed'] as const).map((place, i) => (
-                <button
-                  key={place}
-                  type="button"
-                  className="quiet-button"
-                  aria-pressed={share === i / 2}
-                  onClick={() => jump(i / 2)}
-                >
-                  {words(`fold.${place}`)}
-                </button>
-              ))}
-            </div>
-            {hasHeld && (
-              <label className="flex min-h-11 cursor-pointer items-center gap-2 pr-1">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-live"
-                  checked={showsHeld}
-                  onChange={(event) => setShowsHeld(event.target.checked)}
-                />
-                {words('fold.held')}
-              </label>
+        <div className="flex flex-wrap items-center gap-x-3 pb-1">
+          <button
+            type="button"
+            className="quiet-button"
+            onClick={play}
+            aria-label={words(isPlaying ? 'fold.pause' : 'fold.play')}
+          >
+            {isPlaying ? (
+              <Pause aria-hidden="true" className="size-5" />
+            ) : (
+              <Play aria-hidden="true" className="size-5" />
             )}
-            <Turns
-              onTurn={(right, up) => scene.current?.turn(right, up)}
-              onCloser={(by) => scene.current?.closer(by)}
+          </button>
+          <div className="min-w-40 flex-1">
+            <input
+              type="range"
+              min={0}
+              max={1}
+              step={0.005}
+              value={share}
+              onChange={(event) => jump(Number(event.target.value))}
+              aria-label={words('fold.scrub')}
+              aria-valuetext={stageWords(now, share, pieces, steps)}
+              className="scrubber"
+              list="fold-stages"
             />
+            <datalist id="fold-stages">
+              {assembly.stages.map((_, i) => (
+                <option key={i} value={i / last} />
+              ))}
+            </datalist>
+            <p className="truncate text-[0.95rem] text-soft" aria-hidden="true">
+              {stageWords(now, share, pieces, steps)}
+            </p>
           </div>
+          <div role="group" aria-label={words('fold.jump')} className="flex flex-wrap gap-1 max-sm:hidden">
+            {(['flat', 'half', 'closed'] as const).map((place, i) => (
+              <button
+                key={place}
+                type="button"
+                className="quiet-button"
+                aria-pressed={share === i / 2}
+                onClick={() => jump(i / 2)}
+              >
+                {words(`fold.${place}`)}
+              </button>
+            ))}
+          </div>
+          {hasHeld && (
+            <label className="flex min-h-11 cursor-pointer items-center gap-2 pr-1">
+              <input
+                type="checkbox"
+                className="size-5 accent-live"
+                checked={showsHeld}
+                onChange={(event) => setShowsHeld(event.target.checked)}
+              />
+              {words('fold.held')}
+            </label>
+          )}
         </div>
       )}
     </div>
@@ -213,7 +210,11 @@ interface TurnsProps {
 /** What is done by dragging, for who does not drag. */
 function Turns({ onTurn, onCloser }: TurnsProps) {
   return (
-    <div role="group" aria-label={words('fold.turn')} className="flex flex-wrap">
+    <div
+      role="group"
+      aria-label={words('fold.turn')}
+      className="absolute right-0 bottom-0 flex max-w-full flex-wrap justify-end rounded-lg bg-table/85"
+    >
       {TURNS.map(([key, Icon, right, up]) => (
         <IconButton key={key} icon={Icon} label={words(key)} onClick={() => onTurn(right, up)} />
       ))}

@@ -5,7 +5,7 @@ import { words } from '@/words'
 import type { PartProps } from './part'
 
 /** A design that uses a set of tools is rounded to them, in their system. */
-function toolChanges(tools: ToolSet): Change[] {
+export function toolChanges(tools: ToolSet): Change[] {
   return [
     { at: '/system', to: tools.system },
     { at: '/tools', to: null },

@@ -50,30 +50,31 @@ export function Stepwise(props: StepwiseProps) {
       0,
       standings.findIndex(({ standing }) => standing !== 'done'),
     )
-  const [{ order, place: wanted }, put] = usePlace(view, firstToDo)
+  const [{ order, place: wanted }, put, placeNow] = usePlace(view, firstToDo)
   const [showsAll, setShowsAll] = useState(false)
   const room = useRoom()
   const indexes = order === 'by-tool' ? design.byTool : design.steps.map((_, i) => i)
   const last = indexes.length - 1
-  const place = Math.max(0, Math.min(wanted, last))
+  const within = (at: number) => Math.max(0, Math.min(at, last))
+  const place = within(wanted)
   const index = indexes[place] ?? 0
   const step = design.steps[index]
   const piece = design.pieces.find((one) => one.id === step?.piece) ?? design.pieces[0]
   const [isAloud, setAloud] = useSpeech(spoken[index] ?? '')
 
-  const look = (next: (now: number) => number) =>
-    // From where she is by then: a second press may come before the first is drawn.
-    put((now) => ({ place: Math.max(0, Math.min(next(now.place), last)) }))
+  const look = (next: (now: number) => number) => put((now) => ({ place: within(next(now.place)) }))
   const set = (of: Step, copy: number, done: boolean) =>
     record.tick({ step: of.id, copy, done, revision: view.revision, figures: figuresOf(view, of) })
   /** The next copy of this step is done; after the last of them it goes on. */
   const done = () => {
+    const at = within(placeNow())
+    const step = design.steps[indexes[at] ?? 0]
     if (!step) return
     const { copies } = standingOf(record.use.getState().ticks, view, step)
     const copy = copies.findIndex((one) => one !== 'done')
     if (copy >= 0) set(step, copy + 1, true)
     if (copy >= 0 && copies.filter((one) => one !== 'done').length > 1) return
-    if (place < last) look((now) => now + 1)
+    if (at < last) look((now) => now + 1)
     else props.onLast?.()
   }
 
@@ -113,9 +114,7 @@ export function Stepwise(props: StepwiseProps) {
           type="button"
           className="choice-button"
           aria-pressed={order === one}
-          onClick={() => {
-            put({ order: one, place: Math.max(0, one === 'by-tool' ? design.byTool.indexOf(index) : index) })
-          }}
+          onClick={() => put({ order: one, place: one === 'by-tool' ? design.byTool.indexOf(index) : index })}
         >
           {words(`work.${one}`)}
         </button>
@@ -254,6 +253,7 @@ export function Stepwise(props: StepwiseProps) {
                   type="button"
                   className="flex min-h-12 w-full cursor-pointer items-center gap-3 rounded-lg px-2 py-1.5 text-left leading-snug hover:bg-live-wash aria-[current=step]:bg-live-wash"
                   aria-current={i === place ? 'step' : undefined}
+                  ref={i === place ? (now) => now?.scrollIntoView({ block: 'center' }) : undefined}
                   onClick={() => {
                     put({ place: i })
                     setShowsAll(false)

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import type { DesignView } from '@/api/client'
 import { kept } from '@/ui/kept'
 
@@ -13,8 +13,14 @@ interface Place {
 
 type PlaceChange = Partial<Place> | ((now: Place) => Partial<Place>)
 
-/** Where the maker is in the steps, kept over a reload; at the first that is to be done once the design is another. */
-export function usePlace(view: DesignView, firstToDo: () => number): [Place, (change: PlaceChange) => void] {
+/**
+ * Where the maker is in the steps, kept over a reload; at the first that is to be done once the design is another. The last
+ * of what is returned says where she is by now: a second press may come before the first is drawn.
+ */
+export function usePlace(
+  view: DesignView,
+  firstToDo: () => number,
+): [Place, (change: PlaceChange) => void, () => number] {
   const key = `gimbo.work.${view.id}`
   const [place, setPlace] = useState<Place>(() => {
     try {
@@ -28,5 +34,11 @@ export function usePlace(view: DesignView, firstToDo: () => number): [Place, (ch
   useEffect(() => {
     kept.set(key, JSON.stringify(place))
   }, [key, place])
-  return [place, (change) => setPlace((now) => ({ ...now, ...(typeof change === 'function' ? change(now) : change) }))]
+  const latest = useRef(place)
+  const put = useCallback((change: PlaceChange) => {
+    const now = latest.current
+    latest.current = { ...now, ...(typeof change === 'function' ? change(now) : change) }
+    setPlace(latest.current)
+  }, [])
+  return [place, put, useCallback(() => latest.current.place, [])]
 }
