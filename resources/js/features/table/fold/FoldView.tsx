@@ -163,7 +163,7 @@ export default function FoldView({ pieces, steps, chosen, picture, colour: paper
               {stageWords(now, share, pieces, steps)}
             </p>
           </div>
-          <div role="group" aria-label={words('fold.jump')} className="flex flex-wrap gap-1 max-sm:hidden">
+          <div role="group" aria-label={words('fold.jump')} className="fold-jumps flex flex-wrap gap-1 max-sm:hidden">
             {(['flat', 'half', 'closed'] as const).map((place, i) => (
               <button
                 key={place}
@@ -213,7 +213,7 @@ function Turns({ onTurn, onCloser }: TurnsProps) {
     <div
       role="group"
       aria-label={words('fold.turn')}
-      className="absolute right-0 bottom-0 flex max-w-full flex-wrap justify-end rounded-lg bg-table/85"
+      className="fold-turns absolute right-0 bottom-0 flex max-w-full flex-wrap justify-end rounded-lg bg-table/85"
     >
       {TURNS.map(([key, Icon, right, up]) => (
         <IconButton key={key} icon={Icon} label={words(key)} onClick={() => onTurn(right, up)} />
