@@ -1,8 +1,8 @@
-import { randomUUID } from 'node:crypto'
+import { randomInt } from 'node:crypto'
 import { expect, type Page } from '@playwright/test'
 
 /** A name nothing else has, so that a journey that is walked again does not meet what it left the first time. */
-export const own = (name: string) => `${name} ${randomUUID().slice(0, 6)}`
+export const own = (name: string) => `${name} ${String(randomInt(1_000_000)).padStart(6, '0')}`
 
 /** A fresh design of its own for one journey, opened on the table. */
 export async function openNew(page: Page, spec: Record<string, unknown> = {}, name = 'Journey'): Promise<string> {

@@ -71,10 +71,17 @@ const PICTURES: Picture[] = [
     design: /Kite of terns/,
     act: async (page) => {
       if (!(await page.locator('[data-layer=mat]').count())) {
-        await page.getByRole('button', { name: 'Mats for its panels' }).click()
+        await page.getByRole('button', { name: 'Add something' }).click()
+        await page.getByRole('menuitem', { name: 'Mats on all panels' }).click()
       }
       await expect(page.locator('[data-layer=mat]')).not.toHaveCount(0)
+      await expect(page.getByRole('menu')).toHaveCount(0)
     },
+  },
+  {
+    name: 'with',
+    design: /Tin of shell finds/,
+    act: (page) => toFold(page, '1'),
   },
   {
     name: 'scored',

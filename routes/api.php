@@ -111,6 +111,7 @@ Route::get('designs/{design}/handout.pdf', [HandoutController::class, 'pdf']);
 Route::get('designs/{design}/steps.html', [HandoutController::class, 'oneFile']);
 Route::get('designs/{design}/recipe.txt', [HandoutController::class, 'recipe']);
 Route::get('designs/{design}/template.pdf', [HandOnController::class, 'template']);
+Route::get('designs/{design}/labels.pdf', [HandOnController::class, 'labels']);
 Route::get('designs/{design}/cutting-list.csv', [HandOnController::class, 'cuttingList']);
 Route::get('designs/{design}/everything.zip', [HandOnController::class, 'everything']);
 Route::get('handed-on.zip', [HandOnController::class, 'many']);

@@ -20,7 +20,7 @@ final readonly class Bundle
 {
     public const READABLE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
-    public function __construct(private Words $words)
+    public function __construct(private Words $words, private LabelSheet $labels)
     {
     }
 
@@ -63,7 +63,11 @@ final readonly class Bundle
     {
         $name = $draft->document->name;
         yield 'design.gimbo.json' => json_encode($draft->document->toArray(), self::READABLE)."\n";
-        yield 'template.pdf' => TemplatePdf::write(array_map(fn ($piece) => [$name, $piece], $draft->sized->pieces), $format, $this->words, $name);
+        yield 'template.pdf' => TemplatePdf::write($draft->sized->pieces, $draft->sized, $format, $this->words, $name);
+        $labels = $this->labels->pdf($draft->sized, $format, $name);
+        if ($labels !== null) {
+            yield 'labels.pdf' => $labels;
+        }
         foreach ($draft->sized->pieces as $piece) {
             yield "$piece->id.svg" => SvgFile::write($piece, $name);
             yield "$piece->id.dxf" => DxfFile::write($piece);

@@ -6,7 +6,7 @@ namespace App\HandOn;
 
 use App\Draft;
 use App\Models\Design as Kept;
-use App\Words\StepWords;
+use App\Words\PieceName;
 use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
@@ -40,7 +40,7 @@ final readonly class Editions
                 default => 'anew',
             };
             $isSame = $isSame && $how === 'serves';
-            $said[] = $this->words->sentence("handout.since.$how", ['piece' => StepWords::nameOf($this->words, $id)]);
+            $said[] = $this->words->sentence("handout.since.$how", ['piece' => PieceName::of($this->words, $now === null ? $before : $draft->sized, $id)]);
         }
 
         return $isSame ? [$this->words->sentence('handout.since.same'), ...$said] : $said;

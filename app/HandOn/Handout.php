@@ -6,6 +6,7 @@ namespace App\HandOn;
 
 use App\Draft;
 use App\Words\Figure;
+use App\Words\PieceName;
 use App\Words\Sentence;
 use App\Words\StepWords;
 use App\Words\Words;
@@ -16,6 +17,7 @@ use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
 use Illuminate\Contracts\View\Factory;
@@ -57,7 +59,7 @@ final readonly class Handout
             'picture' => self::asImage(Sketch::finished($own)),
             'materials' => $this->materials($own),
             'cuttingList' => array_map(fn (Piece $piece) => [
-                'name' => StepWords::nameOf($this->words, $piece->id), 'count' => $piece->count,
+                'name' => PieceName::of($this->words, $own, $piece->id), 'count' => $piece->count,
                 'sizes' => array_map(fn (Design $design) => $this->size($design->piece($piece->id) ?? $piece), $both),
             ], $own->pieces),
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
@@ -86,9 +88,23 @@ final readonly class Handout
     /** @return list<string> of HTML */
     private function materials(Design $design): array
     {
-        $spec = (array) ($design->request->spec['paper'] ?? []);
-        $paper = is_string($spec['name'] ?? null) ? $spec['name'] : $this->words->sentence('handout.paper');
-        $list = [strtr(e($this->words->sentence('handout.paper-as', ['paper' => $paper])), ['{caliper}' => $this->figure(LengthFormatter::for(System::Metric)->measured($design->request->paper->caliper, 2))])];
+        $list = [];
+        foreach ($design->request->papers as $paper) {
+            $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->paper()->id === $paper->id);
+            if ($pieces === []) {
+                continue;
+            }
+            $name = $paper->name ?? $this->words->sentence($paper->id === Paper::MAIN ? 'handout.paper' : 'handout.other-paper', ['id' => $paper->id]);
+            $list[] = strtr(e($this->words->sentence(count($pieces) === count($design->pieces) ? 'handout.paper-as' : 'handout.paper-for', [
+                'paper' => $name, 'pieces' => $this->words->listed(array_values(array_map(fn (Piece $piece) => $this->sized($piece, $design), $pieces))),
+            ])), ['{caliper}' => $this->figure(LengthFormatter::for(System::Metric)->measured($paper->caliper, 2))]);
+        }
+        foreach ($design->supplies() as $supply) {
+            $words = LengthFormatter::for($design->request->system);
+            $list[] = strtr(e($this->words->sentence("handout.supply.$supply->role")), [
+                '{length}' => $supply->length === null ? '' : $this->figure($words->rounded($supply->length)), '{size}' => $supply->size === null ? '' : $this->figure($words->rounded($supply->size)),
+            ]);
+        }
         foreach (With::cases() as $with) {
             if (array_filter($design->steps(), fn (WorkStep $step) => $step->with === $with) !== []) {
                 $list[] = e($this->words->sentence("handout.tool.$with->value"));
@@ -96,6 +112,15 @@ final readonly class Handout
         }
 
         return $list;
+    }
+
+    /** A piece with its size and its number, as plain text. */
+    private function sized(Piece $piece, Design $design): string
+    {
+        ['width' => $width, 'height' => $height] = $piece->figures->cutText();
+        $name = PieceName::inSentence($this->words, $design, $piece->id);
+
+        return $this->words->sentence('handout.piece-of', ['piece' => $name, 'count' => $piece->count, 'width' => $width, 'height' => $height]);
     }
 
     /**
@@ -118,7 +143,7 @@ final readonly class Handout
                 $pairs[] = [null, $row];
             }
             $tables[] = [
-                'piece' => count($both[0]->pieces) > 1 ? StepWords::nameOf($this->words, $piece->id) : '',
+                'piece' => count($both[0]->pieces) > 1 ? PieceName::of($this->words, $both[0], $piece->id) : '',
                 'rows' => array_map(fn (array $pair) => $this->measure($pair, $pieces, $both), $pairs),
             ];
         }

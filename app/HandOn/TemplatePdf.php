@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\HandOn;
 
+use App\Words\PieceName;
 use App\Words\Words;
 use FPDF;
+use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\Layer;
 use Gimbo\Core\Exchange\Path;
@@ -44,13 +46,13 @@ final class TemplatePdf
         $this->pdf->SetCreator('Gimbo');
     }
 
-    /** @param list<array{string, Piece}> $pieces each under the name of its design */
-    public static function write(array $pieces, PaperFormat $format, Words $words, string $title): string
+    /** @param list<Piece> $pieces of the design, one after another */
+    public static function write(array $pieces, Design $design, PaperFormat $format, Words $words, string $title): string
     {
         $file = new self($format, $words);
         $file->pdf->SetTitle($title, true);
-        foreach ($pieces as [$name, $piece]) {
-            $file->piece($name, $piece);
+        foreach ($pieces as $piece) {
+            $file->piece("$title · ".PieceName::of($words, $design, $piece->id), $piece);
         }
 
         return $file->pdf->Output('S');
@@ -207,7 +209,7 @@ final class TemplatePdf
     {
         $y = $this->format->height() - self::MARGIN_MM;
         $this->pdf->SetFont('Helvetica', '', 8);
-        $label = self::latin("$name · ".$this->words->sentence('piece.'.preg_replace('/-\d+$/', '', $piece->id)));
+        $label = self::latin($name);
         $this->pdf->Text(self::MARGIN_MM, $y - 9.5, $label);
         $of = self::latin($this->words->sentence('template.page', ['page' => (string) $page, 'pages' => (string) $pages]));
         $this->pdf->Text($this->format->width() - self::MARGIN_MM - $this->pdf->GetStringWidth($of), $y - 9.5, $of);

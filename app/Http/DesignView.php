@@ -11,6 +11,7 @@ use Gimbo\Core\Request\Likely;
 use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\With\Role;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 
@@ -36,7 +37,7 @@ final readonly class DesignView
             'canUndo' => $design->revision > 1,
             'canRedo' => $draft->hasLater,
             'savedAt' => $design->saved_at,
-            'spec' => $draft->document->spec,
+            'spec' => (object) $draft->sized->request->spec,
             'fields' => (object) $this->fields($draft->sized),
             'choices' => (object) $this->choices($draft->sized),
             'design' => $this->sized->of($draft->sized),
@@ -87,6 +88,10 @@ final readonly class DesignView
             }
         }
 
+        foreach ($sized->request->with as $addition) {
+            $addition->role === Role::Label && $fields["/with/$addition->index/count"] = ['text' => (string) $addition->count, 'given' => $addition->count !== 1];
+        }
+
         $layers = ((array) ($sized->request->spec['holds'] ?? []))['layers'] ?? null;
         if (is_array($layers) && isset($fields['/holds/layers/card'])) {
             $fields['/holds/layers/mats'] = ['text' => is_int($layers['mats'] ?? null) ? (string) $layers['mats'] : '0', 'given' => isset($layers['mats'])];
@@ -98,7 +103,7 @@ final readonly class DesignView
     /** @return array<string, string> by pointer */
     private function choices(Sized $sized): array
     {
-        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value, '/closure' => $sized->request->closure->value];
+        $choices = ['/make' => $sized->request->make, '/system' => $sized->request->system->value];
         foreach (['/paper/name', '/paper/colour', '/tools/name', '/tools/readings'] as $at) {
             [, $part, $field] = explode('/', $at);
             $value = ((array) ($sized->request->spec[$part] ?? []))[$field] ?? null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Words\PieceName;
 use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Exchange\DesignWriter;
@@ -19,6 +20,11 @@ final readonly class SizedView
     /** @return array<string, mixed> */
     public function of(Design $design): array
     {
-        return DesignWriter::write($design, hasSteps: false) + ['steps' => StepsView::of($this->words, $design), 'byTool' => ByTool::order($design)];
+        $written = DesignWriter::write($design, hasSteps: false);
+        foreach ($design->pieces as $i => $piece) {
+            $written['pieces'][$i]['name'] = PieceName::of($this->words, $design, $piece->id);
+        }
+
+        return $written + ['steps' => StepsView::of($this->words, $design), 'byTool' => ByTool::order($design)];
     }
 }

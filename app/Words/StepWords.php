@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Words;
 
 use Gimbo\Core\Crease\JoinEnd;
+use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Figure\AddedPiece;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Setting\Measure;
@@ -23,6 +26,7 @@ use Gimbo\Core\Steps\Op\PutOp;
 use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\Path;
+use Gimbo\Core\Steps\RingKind;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -109,7 +113,7 @@ final readonly class StepWords
     /** The step without figures: to look, to fill, to close. */
     private function bare(WorkStep $step): Sentence
     {
-        $own = "step.{$step->do->value}.$step->piece";
+        $own = "step.{$step->do->value}.".($this->piece($step->piece)->added()->role ?? $step->piece);
 
         return $this->say($this->words->has($own) ? $own : "step.{$step->do->value}");
     }
@@ -162,7 +166,7 @@ final readonly class StepWords
         $said = [];
         foreach ($step->ops as $op) {
             // What is cut on a line of its own comes off, and is said with that.
-            $isSaidLater = $op instanceof LineOp && $op->kind === Stroke::Cut && $op->on->line === null && $op->measure === null;
+            $isSaidLater = $op instanceof LineOp && $op->kind === Stroke::Cut && $op->on->line === null && $op->measure === null && $step->do !== Deed::Slit;
             if ($op instanceof LineOp && ! $isSaidLater) {
                 $said[] = $op->kind === Stroke::Mark ? $this->mark($op, $step) : $this->slit($op, $step, $state);
             } elseif ($op instanceof AwayOp) {
@@ -187,6 +191,9 @@ final readonly class StepWords
     private function slit(LineOp $op, WorkStep $step, SheetState $state): Sentence
     {
         $measure = $op->measure === null ? null : $this->piece($step->piece)->measures[$op->measure];
+        if ($op->on->line === null && $op->on->spots !== [] && $op->on->meets === null && $measure === null) {
+            return $this->say('step.slit.ends', ['from' => $this->point($op->from, $state), 'to' => $this->point($op->to, $state), 'long' => $this->figure($op->to->is->minus($op->from->is)->length())]);
+        }
         if ($measure !== null && $op->on->meets !== null) {
             return $this->say('step.cut.rail', [
                 'at' => new Figure($measure->text()), 'corner' => $this->words->sentence("corner.{$op->on->corner}"), 'on' => $this->point($op->from, $state), 'edge' => $this->edge($op->on->meets),
@@ -206,6 +213,13 @@ final readonly class StepWords
         if ($paths === []) {
             return null;
         }
+        if ($op->what === Waste::Opening) {
+            return $this->opening($op, $paths, $state);
+        }
+        if ($this->piece($step->piece)->isAdded() && in_array($op->what, [Waste::Round, Waste::Taper], true)) {
+            // All four corners come off along one line.
+            return $op === $step->ops[0] ? $this->outer($this->piece($step->piece)) : null;
+        }
         $path = Sentence::joined(array_merge(...array_map(fn (Path $path, int $i): array => [...($i > 0 ? [$this->words->sentence('list.between')] : []), $this->path($path, $state)], $paths, array_keys($paths))));
         $ring = $op->ring->points;
         $slots = ['path' => $path, 'faces' => $this->faces($step->faces)];
@@ -220,7 +234,7 @@ final readonly class StepWords
             // From its point to the two corners at its mouth.
             $slots['wide'] = $this->figure($ring[2]->minus($ring[1])->length());
         }
-        if ($op->what === Waste::Corner || $op->what === Waste::Opening) {
+        if ($op->what === Waste::Corner) {
             [$slots['width'], $slots['height']] = array_map($this->figure(...), PartSize::of($op, $state, $this->piece($step->piece)->figures->layout));
         }
 
@@ -228,6 +242,41 @@ final readonly class StepWords
         $isRoundOne = $op->what === Waste::Corner && count($op->ring->corners()) === 6;
 
         return $this->say($isRoundOne ? 'away.corner.three' : "away.{$op->what->value}", $slots);
+    }
+
+    /**
+     * By its shape and where it lies on the sheet; by its corners where it has a few of them.
+     *
+     * @param list<Path> $paths
+     */
+    private function opening(AwayOp $op, array $paths, SheetState $state): Sentence
+    {
+        $kind = RingKind::of($op->ring);
+        [$xs, $ys] = [array_map(fn (Point $p) => $p->x, $op->ring->points), array_map(fn (Point $p) => $p->y, $op->ring->points)];
+        [$left, $right, $low, $high] = [min($xs), max($xs), min($ys), max($ys)];
+        $isByMiddle = in_array($kind, [RingKind::Circle, RingKind::Oval], true);
+
+        return $this->say("away.opening.$kind->value", [
+            'width' => $this->figure($right - $left), 'height' => $this->figure($high - $low),
+            'left' => $this->figure($isByMiddle ? ($left + $right) / 2 : $left), 'bottom' => $this->figure($isByMiddle ? ($low + $high) / 2 : $low),
+            'radius' => $this->figure($op->ring->arcs()[0]->radius ?? 0.0), 'path' => $this->path($paths[0], $state),
+        ]);
+    }
+
+    /** The outer edge of a piece that is no rectangle: a disc, a frame round an opening, a liner. */
+    private function outer(Piece $piece): Sentence
+    {
+        $opening = $piece->added()->openings[0] ?? null;
+        $points = $piece->whole()->polygon(0)->points;
+        $xs = array_map(fn (Point $p) => $p->x, $points);
+        $shape = match (true) {
+            in_array($piece->added()?->role, ['disc', 'catch'], true) => 'circle',
+            $opening === null => 'template',
+            default => ['circle' => 'circle', 'oval' => 'oval', 'rect' => 'rounded', 'ring' => 'template'][$opening->kind->value],
+        };
+        ['width' => $width, 'height' => $height] = $piece->figures->cutText();
+
+        return $this->say("away.outer.$shape", ['across' => $this->figure(max($xs) - min($xs)), 'width' => new Figure($width), 'height' => new Figure($height)]);
     }
 
     /**
@@ -329,9 +378,13 @@ final readonly class StepWords
 
     private function join(JoinOp $op): Sentence
     {
+        $join = $op->join;
+        $layer = $this->piece($join->face->piece)->added();
+        if ($layer !== null && $layer->placings !== []) {
+            return $this->laid($layer, $op);
+        }
         $glued = $this->design->glued($op);
         [$wide, $high] = PartSize::smallest($glued->area->points);
-        $join = $op->join;
         $isOther = ! $join->isWithinOnePiece();
         $parts = [$this->say('glue.join', [
             'glued' => $this->end($join->glued, $isOther), 'onto' => $this->end($join->partner(), $isOther), 'wide' => $this->figure($wide), 'high' => $this->figure($high),
@@ -344,6 +397,26 @@ final readonly class StepWords
         $op->hiddenBy === null || $parts[] = $this->say('glue.hidden', ['face' => $this->words->sentence("face.$op->hiddenBy")]);
 
         return Sentence::joined($parts);
+    }
+
+    /** A layer on what it lies on: by what shows of that to the left of it and below, seen from the side it is glued to. */
+    private function laid(AddedPiece $layer, JoinOp $op): Sentence
+    {
+        $placing = $layer->placings[$op->join->face->copy - 1];
+        $isOutside = $placing->side === Side::Outside;
+        $under = $this->piece($placing->piece)->whole();
+        $panel = array_map($placing->here(...), $under->polygon($under->faceNamed($placing->face))->points);
+        $shift = fn (callable $of, callable $reach): float => array_reduce($layer->outline->points, fn (?float $most, Point $p) => $most === null ? $of($p) : $reach($most, $of($p))) - array_reduce($panel, fn (?float $most, Point $p) => $most === null ? $of($p) : $reach($most, $of($p)));
+        [$x, $y] = [fn (Point $p): float => $p->x, fn (Point $p): float => $p->y];
+        $slots = [
+            'onto' => $this->end($op->join->partner(), true),
+            'left' => $this->figure($isOutside ? -$shift($x, max(...)) : $shift($x, min(...))), 'bottom' => $this->figure($shift($y, min(...))),
+        ];
+        if ($layer->role === 'liner') {
+            return $this->say('glue.liner', $slots + ['face' => $this->words->sentence("face.{$op->join->face->face}")]);
+        }
+
+        return $this->say('glue.layer', $slots);
     }
 
     /** @return list<Sentence> what a corner that is glued crooked costs: as much of the room as it is out, where there is room to lose */
@@ -369,7 +442,7 @@ final readonly class StepWords
         }
         $piece = $this->piece($end->piece);
 
-        return $this->say('glue.end.of', ['side' => $side, 'face' => $face, 'piece' => mb_strtolower($this->pieceName($end->piece)).($piece->count > 1 ? " $end->copy" : '')]);
+        return $this->say('glue.end.of', ['side' => $side, 'face' => $face, 'piece' => PieceName::inSentence($this->words, $this->design, $end->piece).($piece->count > 1 ? " $end->copy" : '')]);
     }
 
     /** The end of a cut along a line: the edge or the line it comes to. */
@@ -482,14 +555,7 @@ final readonly class StepWords
 
     public function pieceName(string $id): string
     {
-        return self::nameOf($this->words, $id);
-    }
-
-    /** A piece by its name; one of several alike by its number too. */
-    public static function nameOf(Words $words, string $id): string
-    {
-        return $words->has("piece.$id") ? $words->sentence("piece.$id")
-            : $words->sentence('piece.'.preg_replace('/-\d+$/', '', $id)).' '.preg_replace('/^.*-(\d+)$/', '$1', $id);
+        return PieceName::of($this->words, $this->design, $id);
     }
 
     /** Which of the trimmer's blades a step takes, where the piece is made with both. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core;
 
 use Closure;
+use Gimbo\Core\Extra\Closure as HeldShut;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\Reach;
 use Gimbo\Core\Fit\Fit;
@@ -13,9 +14,9 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Request\Field;
 use Gimbo\Core\Request\SpecEditor;
+use Gimbo\Core\With\Role;
 
 /**
  * What mends a fit that fails: what the make itself proposes, and less of whatever the paper does not reach for. Nothing is offered that
@@ -29,6 +30,12 @@ final readonly class Mending
     /** The options of which there may be less without its being another thing. */
     private const SHORTER = ['topFlap', 'bottomFlap', 'sideFlap', 'secondSideFlap', 'flap', 'lidDepth', 'depth', 'frontHeight', 'frontTabs', 'pocketHeight', 'gusset'];
 
+    /** What of an addition there may be less of, by the fit that fails; a field that is not there is left out. */
+    private const OF_ADDED = [
+        'mat-has-room' => 'border', 'panel-is-there' => '', 'window-inside-panel' => 'shape/circle', 'windows-apart' => '', 'window-inside-mat' => 'shape/circle',
+        'backing-inside-panel' => 'backing/margin', 'label-inside-panel' => 'width', 'band-overlaps' => '',
+    ];
+
     /** More ways than these are not read. */
     private const MOST_LESS = 4;
 
@@ -36,7 +43,7 @@ final readonly class Mending
     private const MOST_STEPS = 64;
 
     /**
-     * @param Closure(array<string, mixed>, bool): ?Figures $settle what a spec comes to; null where it is none; with what only its folded pattern tells, or without
+     * @param Closure(array<string, mixed>): ?Figures $settle what a spec comes to; null where it is none
      * @param array<string, Field> $fields every length of the request that can be changed
      */
     public function __construct(private Closure $settle, private Figures $figures, private array $fields)
@@ -51,7 +58,7 @@ final readonly class Mending
     {
         $less = in_array($fit->id, self::LESS, true) ? $this->few($fit) : [];
 
-        return [...$less, ...array_values(array_filter([...$own, ...$this->otherClosures($fit)], fn (Remedy $remedy) => $this->holds($fit, $remedy->edits)))];
+        return [...$less, ...array_values(array_filter([...$own, ...$this->ofAdded($fit)], fn (Remedy $remedy) => $this->holds($fit, $remedy->edits)))];
     }
 
     /** @return list<Remedy> the first of those that do */
@@ -71,19 +78,18 @@ final readonly class Mending
     /** @param array<string, mixed> $edits */
     private function holds(Fit $fit, array $edits): bool
     {
-        $after = $this->failing($edits, true);
+        $after = $this->failing($edits);
 
         return $after !== null && ! in_array($fit->id, $after, true) && array_diff($after, array_column($this->figures->failing(), 'id')) === [];
     }
 
     /**
      * @param array<string, mixed> $edits
-     * @param bool $isWhole with what only the folded pattern tells
      * @return ?list<string> the fits that fail after them; null where that is no spec
      */
-    private function failing(array $edits, bool $isWhole): ?array
+    private function failing(array $edits): ?array
     {
-        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits), $isWhole);
+        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
 
         return $after === null ? null : array_column($after->failing(), 'id');
     }
@@ -156,7 +162,7 @@ final readonly class Mending
     private function least(Fit $fit, int $most, Closure $edits): ?int
     {
         $does = function (int $steps) use ($fit, $edits): bool {
-            $failing = ($changed = $edits($steps)) === null ? null : $this->failing($changed, $fit->id === ClosureKind::FIT);
+            $failing = ($changed = $edits($steps)) === null ? null : $this->failing($changed);
 
             return $failing !== null && ! in_array($fit->id, $failing, true);
         };
@@ -172,11 +178,34 @@ final readonly class Mending
         return $enough;
     }
 
-    /** @return list<Remedy> something else that holds the flap shut */
-    private function otherClosures(Fit $fit): array
+    /**
+     * What mends something that goes with the make: something else that holds the flap shut, less of it, or none of it.
+     *
+     * @return list<Remedy>
+     */
+    private function ofAdded(Fit $fit): array
     {
-        $others = array_filter(ClosureKind::cases(), fn (ClosureKind $kind) => $fit->id === ClosureKind::FIT && $kind !== ClosureKind::None && $kind !== $this->figures->request->closure);
+        $request = $this->figures->request;
+        $remedies = [];
+        foreach ($request->with as $addition) {
+            $isIts = $fit->piece !== null && ($fit->piece === $addition->id || str_starts_with($fit->piece, "$addition->id-"));
+            if ($fit->id === HeldShut::FIT && $addition->role === Role::Closure) {
+                foreach ($addition->role->choices()['by'] as $kind) {
+                    $kind === $addition->choice('by') || $remedies[] = new Remedy("closure-$kind", ["/with/$addition->index/by" => $kind, "/with/$addition->index/size" => null]);
+                }
+            } elseif ($isIts && isset(self::OF_ADDED[$fit->id])) {
+                array_push($remedies, ...array_filter([$this->lessOf($fit, "/with/$addition->index/".self::OF_ADDED[$fit->id])]));
+                $remedies[] = new Remedy('without-it', ["/with/$addition->index" => null]);
+            }
+        }
 
-        return array_map(fn (ClosureKind $kind) => new Remedy("closure-$kind->value", ['/closure' => $kind->value]), array_values($others));
+        return $remedies;
+    }
+
+    private function lessOf(Fit $fit, string $at): ?Remedy
+    {
+        $field = $this->fields[$at] ?? null;
+
+        return $field === null ? null : $this->lengths($fit, 'smaller', [$at => [$field->step, Length::min($field->step->size, $field->value)]]);
     }
 }

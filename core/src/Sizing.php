@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Deviation\Alternative;
 use Gimbo\Core\Deviation\Deviations;
 use Gimbo\Core\Deviation\Missed;
@@ -15,12 +14,12 @@ use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Figure\Reach;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Make\Dressed;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Request\Field;
 use Gimbo\Core\Request\Fields;
 use Gimbo\Core\Request\SizingRequest;
@@ -86,21 +85,8 @@ final readonly class Sizing
         return Reach::isWithin($make->settle($whole), ToolKind::TrimmerScore) ? $whole : $plan(ToolKind::ScoringBoard);
     }
 
-    /** What a plan comes to; no pattern is made for it. */
+    /** What a plan comes to; patterns are made for it only where something goes with the make. */
     public function settle(Plan $plan): Figures
-    {
-        $figures = $this->settled($plan);
-        if ($plan->request->closure === ClosureKind::None) {
-            return $figures;
-        }
-        // Whether there is paper for a closure only the folded pattern tells.
-        $held = array_map(fn (Piece $piece) => $piece->closure()?->fit, (new Design($this->make($plan->request), $figures))->pieces);
-
-        return $figures->withFits([...$figures->fits, ...array_values(array_filter($held))]);
-    }
-
-    /** The same but for what only the folded pattern tells. */
-    private function settled(Plan $plan): Figures
     {
         return Reach::checked($this->make($plan->request)->settle($plan));
     }
@@ -162,11 +148,9 @@ final readonly class Sizing
     private function tried(Fit $fit, Figures $figures): array
     {
         $request = $figures->request;
-        $settle = function (array $spec, bool $isWhole): ?Figures {
+        $settle = function (array $spec): ?Figures {
             try {
-                $plan = $this->plan($this->request($spec));
-
-                return $isWhole ? $this->settle($plan) : $this->settled($plan);
+                return $this->settle($this->plan($this->request($spec)));
             } catch (InvalidDocument) {
                 return null;
             }
@@ -177,6 +161,8 @@ final readonly class Sizing
 
     private function make(SizingRequest $request): Make
     {
-        return $this->makes->find($request->make) ?? throw new \LogicException("No make is called $request->make.");
+        $make = $this->makes->find($request->make) ?? throw new \LogicException("No make is called $request->make.");
+
+        return $request->with === [] ? $make : new Dressed($make);
     }
 }

@@ -6,6 +6,7 @@ namespace Gimbo\Core\Tests;
 
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Request\OptionKind;
+use Gimbo\Core\Sizing;
 
 /** Specs for tests, short to write. */
 final class Specs
@@ -70,10 +71,51 @@ final class Specs
         mt_rand(0, 1) === 0 && $spec['tools'] = ['cut' => $length(), 'score' => $length(), 'punch' => $length(), 'notch' => $length(), 'reach' => $length()];
         mt_rand(0, 1) === 0 && $spec['paper'] = ['caliper' => $length(), 'sheet' => ['width' => $length(), 'height' => $length()]];
         mt_rand(0, 1) === 0 && $spec['clearance'] = ['width' => $length(), 'height' => $length(), 'depth' => $length()];
-        mt_rand(0, 2) === 0 && $spec['border'] = $length();
+        mt_rand(0, 2) === 0 && $spec['with'] = [['id' => 'm', 'role' => 'mat', 'on' => '*', 'border' => $length()], ['id' => 'l', 'role' => 'liner', 'border' => $length()]];
         $spec['options'] = self::options($make, $length);
 
         return $spec;
+    }
+
+    /**
+     * The same with up to six things that go with it, on panels it has.
+     *
+     * @param array<string, mixed> $spec
+     * @return array<string, mixed>
+     */
+    public static function dressed(array $spec): array
+    {
+        $panels = [];
+        foreach (Sizing::ofEverything()->size($spec)->pieces as $piece) {
+            foreach ($piece->pattern()->faces as $face) {
+                $face->role->isHidden() || $panels[] = "$piece->id/$face->name";
+            }
+        }
+        $mm = fn (int $least, int $most): string => mt_rand($least * 2, $most * 2) / 2 .' mm';
+        $papers = ['cover' => ['caliper' => '0.3 mm'], 'print' => ['caliper' => '0.2 mm', 'direction' => 'up'], 'foam' => ['caliper' => '2 mm']];
+        $paper = fn (): string => array_rand($papers);
+        $border = fn (): mixed => mt_rand(0, 1) === 0 ? $mm(0, 6) : ['width' => $mm(1, 6), 'height' => $mm(1, 6)];
+        $shape = fn (): array => match (mt_rand(0, 4)) {
+            0 => ['circle' => $mm(5, 40)], 1 => ['oval' => [$mm(5, 40), $mm(5, 40)]], 2 => ['rect' => [$mm(5, 60), $mm(5, 60)], 'radius' => $mm(1, 4)],
+            3 => ['ring' => [[0, 0], [20, 2], [24, 15], [9, 22], [1, 12]]], default => ['rect' => [$mm(5, 60), $mm(5, 60)]],
+        };
+        $with = [];
+        for ($n = mt_rand(1, 6); $n > 0; $n--) {
+            $panel = $panels[mt_rand(0, count($panels) - 1)];
+            $mats = array_column(array_filter($with, fn (array $one) => $one['role'] === 'mat'), 'id');
+            $with[] = ['id' => "a$n"] + match (mt_rand(0, 9)) {
+                0, 1 => ['role' => 'mat', 'on' => $panel, 'border' => $border(), 'paper' => $paper()],
+                2 => ['role' => 'mat', 'on' => $mats === [] ? '*' : $mats[0], 'border' => $border()],
+                3 => ['role' => 'strip', 'on' => $panel, 'width' => $mm(4, 20), 'way' => ['across', 'upright'][mt_rand(0, 1)]],
+                4, 5 => ['role' => 'window', 'on' => $panel, 'shape' => $shape(), 'backing' => ['paper' => $paper()], 'frame' => ['width' => $mm(3, 6)], 'rim' => ['paper' => 'foam']],
+                6 => ['role' => 'liner', 'border' => $mm(2, 8)],
+                7 => ['role' => 'closure', 'by' => ['dot', 'string', 'slit', 'catch'][mt_rand(0, 3)]],
+                8 => ['role' => 'band', 'paper' => 'print'],
+                default => ['role' => 'label', 'text' => 'Nest', 'count' => mt_rand(1, 3)] + (mt_rand(0, 1) === 0 ? ['on' => $panel] : []),
+            };
+        }
+
+        return ['with' => $with, 'papers' => $papers] + $spec;
     }
 
     /**

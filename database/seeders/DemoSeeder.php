@@ -20,7 +20,7 @@ final class DemoSeeder extends Seeder
         if (Design::withTrashed()->exists() || Entry::query()->exists()) {
             return;
         }
-        foreach (array_reverse(self::designs()) as $name => $spec) {
+        foreach (array_reverse(self::designs() + self::decorated()) as $name => $spec) {
             $drafting->start(DesignDocument::of($name, $spec + ['make' => 'diagonal-envelope'], self::NOTES[$name] ?? null), self::GROUPS[$name] ?? '');
         }
         foreach (self::library() as [$kind, $entry]) {
@@ -34,7 +34,7 @@ final class DemoSeeder extends Seeder
 
     private const GROUPS = [
         'Ten tern cards in a box' => 'Note-card set', 'Wallet for six note cards' => 'Note-card set', 'Bundle of boat tickets' => 'Boat tickets',
-        'Boat ticket to the sandbank' => 'Boat tickets',
+        'Boat ticket to the sandbank' => 'Boat tickets', 'Wallet of six, dressed' => 'Note-card set',
     ];
 
     /** @return list<array{Kind, array<string, mixed>}> */
@@ -137,6 +137,63 @@ final class DemoSeeder extends Seeder
             'Certificate for the counters' => [
                 'holds' => ['width' => '7 in', 'height' => '5 in', 'thickness' => '1 mm', 'count' => 1],
                 'paper' => ['caliper' => '0.12 mm', 'sheet' => ['width' => '8 1/2 in', 'height' => '11 in']],
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, mixed>> those with everything that goes with them, spec by name */
+    private static function decorated(): array
+    {
+        $papers = [
+            'low-tide' => ['name' => 'Low tide', 'colour' => '#b9cfd6', 'grammage' => 240, 'sheet' => ['width' => '210 mm', 'height' => '297 mm']],
+            'sandbank' => ['name' => 'Sandbank', 'colour' => '#ecdcbb', 'caliper' => '0.16 mm', 'sheet' => ['width' => '12 in', 'height' => '12 in'], 'direction' => 'up'],
+            'vellum' => ['name' => 'Sea mist', 'colour' => '#eef4f4', 'caliper' => '0.1 mm'],
+        ];
+        $mat = fn (string $id, string $on, string $border, string $paper): array => ['id' => $id, 'role' => 'mat', 'on' => $on, 'border' => $border, 'paper' => $paper];
+        $months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+
+        return [
+            'Tin of shell finds' => [
+                'make' => 'tray-and-lid', 'system' => 'metric', 'papers' => $papers,
+                'holds' => ['width' => '66 mm', 'height' => '86 mm', 'thickness' => '22 mm'],
+                'options' => ['lidDepth' => '12 mm'],
+                'pieces' => ['lid' => ['paper' => 'low-tide']],
+                'with' => [
+                    $mat('top', 'lid/base', '5 mm', 'sandbank'),
+                    ['id' => 'porthole', 'role' => 'window', 'on' => 'lid/base', 'shape' => ['circle' => '34 mm'], 'backing' => ['paper' => 'vellum', 'margin' => '6 mm']],
+                    ['id' => 'round', 'role' => 'band', 'width' => '20 mm', 'paper' => 'sandbank'],
+                ],
+            ],
+            'Wallet of six, dressed' => [
+                'make' => 'note-wallet', 'papers' => $papers,
+                'holds' => ['width' => '4 in', 'height' => '5 1/2 in', 'thickness' => '1/8 in', 'count' => 6],
+                'with' => [$mat('left', 'cover/left-cover', '3/16 in', 'low-tide'), $mat('right', 'cover/right-cover', '3/16 in', 'low-tide')],
+            ],
+            'Lantern for the tern night' => [
+                'make' => 'lantern-card', 'system' => 'metric', 'papers' => $papers,
+                'holds' => ['width' => '110 mm', 'height' => '130 mm', 'thickness' => '2 mm'],
+                'with' => [
+                    ['id' => 'glow', 'role' => 'window', 'on' => 'strip/front', 'shape' => ['oval' => ['52 mm', '74 mm']], 'backing' => ['paper' => 'vellum', 'margin' => '6 mm'], 'frame' => ['paper' => 'sandbank', 'width' => '6 mm']],
+                ],
+            ],
+            'Twelve months of sightings' => [
+                'make' => 'slope-box', 'papers' => $papers,
+                'holds' => ['width' => '5 in', 'height' => '6 in', 'thickness' => '1 in'],
+                'options' => ['dividers' => 12],
+                'with' => [
+                    $mat('front', 'box/front', '1/4 in', 'sandbank'),
+                    ...array_map(fn (string $month): array => ['id' => strtolower($month), 'role' => 'label', 'text' => $month, 'width' => '1 1/2 in', 'height' => '3/8 in', 'paper' => 'low-tide'], $months),
+                ],
+            ],
+            'Order of the counting day' => [
+                'make' => 'folded-card', 'system' => 'metric', 'papers' => $papers,
+                'holds' => ['width' => '99 mm', 'height' => '180 mm', 'thickness' => '1 mm'],
+                'options' => ['fold' => 'letter'],
+                'with' => [
+                    ['id' => 'head', 'role' => 'strip', 'on' => 'card/back', 'width' => '30 mm', 'at' => ['left' => '49 mm', 'bottom' => '150 mm'], 'paper' => 'low-tide'],
+                    ['id' => 'edge', 'role' => 'strip', 'on' => 'card/flap', 'width' => '14 mm', 'way' => 'upright', 'paper' => 'sandbank'],
+                    ['id' => 'tied', 'role' => 'ribbon', 'width' => '8 mm'],
+                ],
             ],
         ];
     }

@@ -29,7 +29,7 @@ final class LayersTest extends TestCase
         foreach ($files as $file) {
             $path = explode('/', substr((string) $file, strlen(self::CORE)));
             $folder = count($path) === 1 ? '' : $path[0];
-            preg_match_all('/^use Gimbo\\\\Core\\\\([\w\\\\]+);/m', (string) file_get_contents((string) $file), $imports);
+            preg_match_all('/^use Gimbo\\\\Core\\\\([\w\\\\]+)(?: as \w+)?;/m', (string) file_get_contents((string) $file), $imports);
             foreach ($imports[1] as $import) {
                 $other = str_contains($import, '\\') ? explode('\\', $import)[0] : '';
                 $other === $folder || $used[$folder][$other] = true;

@@ -60,7 +60,7 @@ final class ContractTest extends TestCase
     public function test_every_address_is_in_the_contract(): void
     {
         $promised = array_keys((array) (self::contract()->paths ?? []));
-        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/recipe.txt', '/designs/{design}/steps.html', '/designs/{design}/measures.svg', '/designs/{design}/template.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv', '/everything.jsonl'];
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/recipe.txt', '/designs/{design}/steps.html', '/designs/{design}/measures.svg', '/designs/{design}/template.pdf', '/designs/{design}/labels.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv', '/everything.jsonl'];
         $real = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);

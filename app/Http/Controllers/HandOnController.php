@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Drafting;
 use App\HandOn\Bundle;
 use App\HandOn\FileName;
+use App\HandOn\LabelSheet;
 use App\HandOn\PaperFormat;
 use App\HandOn\TemplatePdf;
 use App\Models\Design;
@@ -61,10 +62,19 @@ final readonly class HandOnController
     public function template(Design $design, Request $request): Response
     {
         $piece = $request->query('piece');
-        $pieces = is_string($piece) ? [$this->piece($design, $piece)] : $this->drafting->draft($design)->sized->pieces;
-        $pdf = TemplatePdf::write(array_map(fn (Piece $one) => [$design->name, $one], $pieces), PaperFormat::asked($request->query('paper')), $this->words, $design->name);
+        $sized = $this->drafting->draft($design)->sized;
+        $pieces = is_string($piece) ? [$sized->piece($piece) ?? throw new NotFoundHttpException] : $sized->pieces;
+        $pdf = TemplatePdf::write($pieces, $sized, PaperFormat::asked($request->query('paper')), $this->words, $design->name);
 
         return Download::of($pdf, 'application/pdf', FileName::of($design->name.' template').'.pdf');
+    }
+
+    /** `?paper=a4|letter` */
+    public function labels(Design $design, Request $request, LabelSheet $sheet): Response
+    {
+        $pdf = $sheet->pdf($this->drafting->draft($design)->sized, PaperFormat::asked($request->query('paper')), $design->name);
+
+        return Download::of($pdf ?? throw new NotFoundHttpException, 'application/pdf', FileName::of($design->name.' labels').'.pdf');
     }
 
     public function cuttingList(Design $design): Response

@@ -8,8 +8,8 @@ use App\Drafting;
 use App\HandOn\FileName;
 use App\HandOn\StepPictures;
 use App\Models\Design;
+use App\Words\PieceName;
 use App\Words\Spoken;
-use App\Words\StepWords;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\MeasuresPicture;
@@ -46,7 +46,7 @@ final readonly class WorkController
     {
         $sized = $this->drafting->draft($design)->sized;
 
-        return Download::of(MeasuresPicture::of($sized, array_map(fn (Piece $piece) => StepWords::nameOf($words, $piece->id), $sized->pieces)), 'image/svg+xml', FileName::of("$design->name measures").'.svg');
+        return Download::of(MeasuresPicture::of($sized, array_map(fn (Piece $piece) => PieceName::of($words, $sized, $piece->id), $sized->pieces)), 'image/svg+xml', FileName::of("$design->name measures").'.svg');
     }
 
     /** @return list<string> */

@@ -13,6 +13,8 @@ enum Assignment: string
     case Flat = 'F';
     case Cut = 'C';
     case Unassigned = 'U';
+    /** No line on the paper: two parts of one face with an opening. */
+    case Join = 'J';
 
     public function isFold(): bool
     {

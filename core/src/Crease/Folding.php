@@ -117,7 +117,7 @@ final readonly class Folding
         $n = count($pattern->vertices);
         $edges = [];
         foreach ($pattern->edges as $edge) {
-            if ($edge->assignment->isFold() || $edge->assignment === Assignment::Flat) {
+            if ($edge->assignment->isFold() || in_array($edge->assignment, [Assignment::Flat, Assignment::Join], true)) {
                 $edges[$edge->from * $n + $edge->to] = $edges[$edge->to * $n + $edge->from] = $edge;
             }
         }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Gimbo\Core\Design;
 
 use Gimbo\Core\Crease\Join;
-use Gimbo\Core\Extra\BellyBand;
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
+use Gimbo\Core\Figure\Supply;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Request\SizingRequest;
@@ -66,7 +66,7 @@ final class Design
     /** @return list<WorkStep> in the order of the work */
     public function steps(): array
     {
-        return $this->steps ??= Held::with($this->make->steps($this->figures), $this->pieces);
+        return $this->steps ??= $this->make->steps($this->figures);
     }
 
     /** What of two joined faces lies on one another. */
@@ -94,14 +94,15 @@ final class Design
     /** @return list<Hint> */
     public function hints(): array
     {
-        $weight = Hint::ofWeight($this->make->stock(), $this->request->paper->grammage);
+        $made = array_filter($this->pieces, fn (Piece $piece) => ! $piece->isAdded());
+        $weights = array_unique(array_map(fn (Piece $piece) => $piece->paper()->grammage, $made));
 
-        return $weight === null ? [] : [$weight];
+        return array_values(array_filter(array_map(fn (?int $weight) => Hint::ofWeight($this->make->stock(), $weight), $weights)));
     }
 
-    /** The band that would hold it shut; null where there is nothing to hold. */
-    public function bellyBand(): ?BellyBand
+    /** @return list<Supply> what goes with it and is not paper */
+    public function supplies(): array
     {
-        return $this->make->isHeldByBand() ? BellyBand::around($this->closed, $this->request->tools->cut, $this->request->paper->sheet) : null;
+        return $this->figures->outfit->supplies;
     }
 }

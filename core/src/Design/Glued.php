@@ -28,7 +28,7 @@ final readonly class Glued
     {
         [$face, $onto] = [$op->join->face, $op->join->onto];
         $pattern = $piece($face->piece)->pattern();
-        $whole = $pattern->polygon($pattern->faceNamed($face->face));
+        $whole = $piece($face->piece)->whole()->polygon($piece($face->piece)->whole()->faceNamed($face->face));
         if (! $op->join->isWithinOnePiece()) {
             return new self($whole, array_map(fn (array $pair) => [$pair[0]->is, $pair[1]->is], $op->meet));
         }

@@ -11,9 +11,7 @@ use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\HeldOutline;
-use Gimbo\Core\Extra\Liner;
-use Gimbo\Core\Extra\Mat;
-use Gimbo\Core\Extra\Mats;
+use Gimbo\Core\Figure\AddedPiece;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Place;
@@ -21,6 +19,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
+use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Setting\Lie;
@@ -119,24 +118,40 @@ final class Piece
         return HeldOutline::on($this->contents(), $this->request()->item);
     }
 
-    /** @return list<Mat> none where no mats are asked for */
-    public function mats(): array
+    /** What goes with the make and became this piece; null for the make's own. */
+    public function added(): ?AddedPiece
     {
-        $border = $this->request()->border;
-
-        return $border === null ? [] : Mats::of($this->pattern(), $border, $this->request()->tools->cut);
+        return $this->all->outfit->piece($this->id);
     }
 
-    /** Null where no mats are asked for, or it has no flap to line. */
-    public function liner(): ?Polygon
+    /** Its pattern without openings. */
+    public function whole(): Pattern
     {
-        return $this->request()->border === null ? null : Liner::of($this->pattern());
+        return $this->added()->whole ?? $this->all->outfit->patterns[$this->id] ?? $this->pattern();
     }
 
-    /** Null where none is wanted, or it has no top flap. */
+    public function isAdded(): bool
+    {
+        return $this->added() !== null;
+    }
+
+    public function paper(): Paper
+    {
+        return $this->added()->paper ?? $this->request()->paperOf($this->id);
+    }
+
+    /** Where what holds its flap shut lies; null where nothing does. */
     public function closure(): ?Closure
     {
-        return Closure::of($this->request()->closure, $this->pattern(), $this->folding(...));
+        return array_values(array_filter($this->all->outfit->closures, fn (Closure $closure) => $closure->piece === $this->id))[0] ?? null;
+    }
+
+    /** How thick what lies between it and the panel at the bottom of it is, mm. */
+    public function below(): float
+    {
+        $added = $this->added();
+
+        return $added === null ? 0.0 : $this->all->outfit->below($added);
     }
 
     private function request(): SizingRequest

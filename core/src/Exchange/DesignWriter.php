@@ -7,12 +7,12 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Hint;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Extra\Mat;
-use Gimbo\Core\Extra\MatCorner;
 use Gimbo\Core\Figure\Capacity;
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Figure\Placing;
+use Gimbo\Core\Figure\Supply;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
@@ -22,6 +22,7 @@ use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Work\Bend;
@@ -70,11 +71,12 @@ final class DesignWriter
             'system' => $request->system->value,
             'holds' => self::held($design),
             'pieces' => array_map($this->piece(...), $design->pieces),
+            'papers' => array_map(self::paper(...), array_values($request->papers)),
             'inside' => $this->extents($design->inside),
             'closed' => $this->extents($design->closed),
             'takes' => $design->takes,
             'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
-            'bellyBand' => ($band = $design->bellyBand()) === null ? null : $this->toCut($band->strip) + ['strips' => $band->strips],
+            'supplies' => array_map($this->supply(...), $design->supplies()),
             'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints())],
         ] + ($this->detail === Detail::Figures || ! $this->hasSteps ? [] : [
             'steps' => $steps = StepsWriter::write($design),
@@ -111,7 +113,65 @@ final class DesignWriter
             'measures' => array_map(fn (Measure $measure) => $this->measure($measure, $piece, $creases), $piece->measures),
             'rows' => array_map(fn (MeasureRow $row) => ['what' => $row->what, 'measures' => $row->measures], MeasureRow::of($piece->figures)),
             'lie' => $piece->lie->value,
-        ] + ($this->detail === Detail::Figures ? [] : $this->shape($piece));
+            'role' => $piece->added()->role ?? 'made',
+            'paper' => $piece->paper()->id,
+        ] + $this->added($piece) + ($this->detail === Detail::Figures ? [] : $this->shape($piece));
+    }
+
+    /** @return Json of what goes with a make: what asked for it, on what it lies, and where each copy does */
+    private function added(Piece $piece): array
+    {
+        $added = $piece->added();
+        if ($added === null) {
+            return [];
+        }
+        $bottom = $added->placings[0] ?? null;
+        while ($bottom !== null && ($under = $this->design->figures->outfit->piece($bottom->piece)) !== null) {
+            $bottom = $under->placings[0];
+        }
+
+        return [
+            'with' => $added->addition->id,
+            'on' => ($added->placings[0] ?? null) === null ? null : ($this->design->figures->outfit->piece($added->placings[0]->piece) === null ? "{$added->placings[0]->piece}/{$added->placings[0]->face}" : $added->placings[0]->piece),
+            'panel' => $bottom === null ? null : "$bottom->piece/$bottom->face",
+            'mirrors' => $added->mirrors,
+            'below' => round($piece->below(), self::DECIMALS),
+            'text' => $added->addition->text === '' ? null : $added->addition->text,
+            'place' => isset($added->placings[0]) ? self::place($added->placings[0]) : null,
+            'places' => array_map(self::place(...), $added->placings),
+        ];
+    }
+
+    /** @return Json */
+    private static function place(Placing $placing): array
+    {
+        return [
+            'piece' => $placing->piece, 'copy' => $placing->copy, 'face' => $placing->face, 'side' => $placing->side->value,
+            'at' => self::point($placing->at), 'turn' => round(rad2deg($placing->radians), self::DECIMALS),
+            'faces' => (object) $placing->faces,
+        ];
+    }
+
+    /** @return Json */
+    private static function paper(Paper $paper): array
+    {
+        return [
+            'id' => $paper->id, 'name' => $paper->name, 'colour' => $paper->colour, 'caliper' => self::mm($paper->caliper), 'grammage' => $paper->grammage,
+            'direction' => $paper->isDirectional ? 'up' : 'none', 'sides' => $paper->sides,
+            'sheet' => $paper->sheet === null ? null : ['width' => self::mm($paper->sheet->width), 'height' => self::mm($paper->sheet->height)],
+        ];
+    }
+
+    /** @return Json */
+    private function supply(Supply $supply): array
+    {
+        $text = fn (?Length $length): ?string => $length === null ? null : $this->words->rounded($length);
+
+        return [
+            'id' => $supply->id, 'role' => $supply->role, 'count' => $supply->count, 'with' => $supply->addition->id,
+            'length' => $supply->length === null ? null : self::mm($supply->length), 'size' => $supply->size === null ? null : self::mm($supply->size),
+            'text' => ['length' => $text($supply->length), 'size' => $text($supply->size)],
+        ];
     }
 
     /** @return Json what its pattern gives */
@@ -127,8 +187,6 @@ final class DesignWriter
             'glue' => array_map(self::ring(...), $piece->glue()),
             'contents' => self::ringOrNull($piece->contents()),
             'outline' => self::ringOrNull($piece->outline()),
-            'mats' => array_map($this->mat(...), $piece->mats()),
-            'liner' => self::ringOrNull($piece->liner()),
             'closure' => $this->closure($piece),
         ] + ($this->detail === Detail::Folding ? ['folding' => $this->folding($piece)] : []);
     }
@@ -250,36 +308,10 @@ final class DesignWriter
         $at = fn (?Point $point): ?array => $point === null ? null : self::point($point);
 
         return $closure === null ? null : [
-            'kind' => $closure->kind->value, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
+            'kind' => $closure->kind, 'onFlap' => $at($closure->onFlap), 'face' => $closure->face, 'onBody' => $at($closure->onBody),
             'size' => round($closure->sizeMm, self::DECIMALS), 'slit' => round($closure->slitMm, self::DECIMALS),
             'text' => array_map(fn (float $mm) => $this->words->rounded(Length::nearestTo($mm)), ['size' => $closure->sizeMm, 'slit' => $closure->slitMm]),
         ];
-    }
-
-    /** @return Json */
-    private function mat(Mat $mat): array
-    {
-        return [
-            'face' => $mat->face,
-            'rectangle' => $this->toCut($mat->rectangle),
-            'ring' => self::ring($mat->outline),
-            'mirrors' => $mat->mirrors,
-            'corners' => array_map(fn (MatCorner $cut) => [
-                'corner' => $cut->corner, 'along' => self::mm($cut->along), 'up' => self::mm($cut->up), 'rail' => $cut->rail === null ? null : self::mm($cut->rail),
-                'text' => [
-                    'along' => $this->words->marked($cut->along), 'up' => $this->words->marked($cut->up),
-                    'rail' => $cut->rail === null ? null : $this->words->marked($cut->rail),
-                ],
-            ], $mat->corners),
-        ];
-    }
-
-    /** @return Json a rectangle that is cut, as it reads on the trimmer */
-    private function toCut(Rectangle $rectangle): array
-    {
-        $text = fn (Length $side): string => LengthFormatter::in($this->design->request->tools->cut->on($side)->unit)->marked($side);
-
-        return ['text' => ['width' => $text($rectangle->width), 'height' => $text($rectangle->height)]] + $this->rectangle($rectangle);
     }
 
     /** @return Json */

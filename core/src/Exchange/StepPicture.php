@@ -19,6 +19,7 @@ use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\PutOp;
 use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
+use Gimbo\Core\Steps\RingKind;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -511,11 +512,35 @@ final class StepPicture
     {
         return match (true) {
             $op instanceof LineOp && $op->kind !== Stroke::Mark => [$op->from, $op->to, ...$op->on->spots],
-            $op instanceof AwayOp => $op->ring->corners(),
+            $op instanceof AwayOp => $this->cornersOf($op),
             $op instanceof PutOp => [$op->at],
             $op instanceof JoinOp => array_map(fn (array $pair): Spot => $pair[$op->join->face->piece === $this->step->piece ? 0 : 1], $op->meet),
             default => [],
         };
+    }
+
+    /** @return list<Spot> the points by which what comes off is found: its corners; of an opening its middle, or its lower left corner, as its words say */
+    private function cornersOf(AwayOp $op): array
+    {
+        if ($this->isOuterEdge($op)) {
+            return [];
+        }
+        $kind = RingKind::of($op->ring);
+        if ($op->what !== Waste::Opening || $kind === RingKind::Corners) {
+            return $op->ring->corners();
+        }
+        [$xs, $ys] = [array_map(fn (Point $p) => $p->x, $op->ring->points), array_map(fn (Point $p) => $p->y, $op->ring->points)];
+        $isByMiddle = in_array($kind, [RingKind::Circle, RingKind::Oval], true);
+        $at = fn (array $all): float => $isByMiddle ? (min([INF, ...$all]) + max([-INF, ...$all])) / 2 : min([INF, ...$all]);
+        [$width, $height] = [$this->before->width, $this->before->height];
+
+        return [Spot::crossing(Line::fromEdge('left', $at($xs), $width, $height), Line::fromEdge('bottom', $at($ys), $width, $height))];
+    }
+
+    /** What is cut round a piece that is no rectangle, said by its shape alone. */
+    private function isOuterEdge(AwayOp $op): bool
+    {
+        return $this->piece()->isAdded() && in_array($op->what, [Waste::Round, Waste::Taper], true);
     }
 
     /**
@@ -560,6 +585,13 @@ final class StepPicture
         $ring = $op->ring->points;
         $text = fn (float $millimetres): string => FigureText::of($this->design->request->tools, $millimetres);
         $middle = array_reduce($ring, fn (Point $sum, Point $p) => $sum->plus($p->times(1 / count($ring))), new Point(0, 0));
+        $isRound = $op->what === Waste::Opening && RingKind::of($op->ring) === RingKind::Circle;
+        if ($isRound || $this->isOuterEdge($op)) {
+            $wide = $isRound ? PartSize::of($op, $this->before, $this->piece()->figures->layout)[0] : $this->before->width;
+            $op === $this->step->ops[0] && $this->label($isRound ? $middle : new Point($this->before->width / 2, $this->before->height / 2), $text($wide).($isRound || abs($this->before->width - $this->before->height) < 1e-6 ? '' : ' × '.$text($this->before->height)), 'figure');
+
+            return;
+        }
         foreach ($op->ring->arcs() as $arc) {
             $this->label($middle, $text($arc->radius), 'figure');
         }

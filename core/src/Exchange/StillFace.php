@@ -24,8 +24,10 @@ final readonly class StillFace
      * @param list<float> $xs of the picture, to the right
      * @param list<float> $ys of the picture, downwards
      * @param Vector $normal towards the eye
+     * @param list<int> $seams sides on which nothing is seen
+     * @param ?string $colour of its paper, where it is known
      */
-    private function __construct(public array $ring, public array $xs, public array $ys, private Vector $normal, public float $light, public string $side)
+    private function __construct(public array $ring, public array $xs, public array $ys, private Vector $normal, public float $light, public string $side, public array $seams = [], public ?string $colour = null)
     {
         $this->box = [min([INF, ...$xs]), max([-INF, ...$xs]), min([INF, ...$ys]), max([-INF, ...$ys])];
         $this->sides = self::sidesIn($xs, $ys);
@@ -35,8 +37,9 @@ final readonly class StillFace
      * @param list<Vector> $ring
      * @param array{Vector, Vector, Vector} $camera to the right, upwards, towards the eye
      * @param ?string $side what it is, where it is no paper
+     * @param list<int> $seams sides on which nothing is seen
      */
-    public static function of(array $ring, array $camera, Vector $light, ?string $side): self
+    public static function of(array $ring, array $camera, Vector $light, ?string $side, array $seams = [], ?string $colour = null): self
     {
         [$right, $up, $towards] = $camera;
         $normal = Overlap::normal($ring);
@@ -47,7 +50,7 @@ final readonly class StillFace
             $ring,
             array_map(fn (Vector $v) => $v->dot($right), $ring),
             array_map(fn (Vector $v) => -$v->dot($up), $ring),
-            $seen, round(0.5 + 0.5 * $seen->dot($light), 2), $side ?? ($isSeenFromInside ? 'in' : 'out'),
+            $seen, round(0.5 + 0.5 * $seen->dot($light), 2), $side ?? ($isSeenFromInside ? 'in' : 'out'), $seams, $colour,
         );
     }
 

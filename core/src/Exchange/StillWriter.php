@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
+use Gimbo\Core\Crease\Assignment;
+use Gimbo\Core\Crease\Overlap;
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Figure\Placing;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Request\Item;
+use Gimbo\Core\Work\FoldPlan;
 use Gimbo\Core\Work\FoldPlans;
 
 /**
@@ -30,11 +37,14 @@ final class StillWriter
 
     private const OUT_OF_LINE = 0.015;
 
+    /** What lies on paper lies so far off it at least, or nobody could tell which is above. */
+    private const OFF_PAPER_MM = 0.4;
+
     /** How high what is put on is held above its place, as a share of the thing's own depth. */
     private const HELD_ABOVE = 1.15;
 
     /**
-     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string}>} light from 0 to 1; side `in`, `out` or `held`
+     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string, seams?: list<int>, colour?: string}>} light from 0 to 1; side `in`, `out`, `laid` or `held`
      */
     public static function write(Design $design): array
     {
@@ -49,7 +59,7 @@ final class StillWriter
         $side = $plans->of($design->pieces[0])->side;
         $camera = self::camera($side);
         $light = (new Vector(-0.35, -0.45, 0.82 * $side))->unit();
-        $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1]), self::faces($design, $plans));
+        $faces = array_map(fn (array $face) => StillFace::of($face[0], $camera, $light, $face[1], $face[2] ?? [], $face[3] ?? null), self::faces($design, $plans));
 
         return [self::farthestFirst($faces, $camera[2]), $camera[2]];
     }
@@ -57,7 +67,7 @@ final class StillWriter
     /**
      * What is held by itself: so many slabs on one another, a little out of line as a stack lies.
      *
-     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string}>}
+     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string, seams?: list<int>, colour?: string}>}
      */
     public static function held(Item $item): array
     {
@@ -90,18 +100,25 @@ final class StillWriter
         return [$right, $up, $away->times(-cos($above))->plus(new Vector(0, 0, $side * sin($above)))];
     }
 
-    /** @return list<array{list<Vector>, ?string}> rings in space, those of what it holds marked */
+    /** @return list<array{0: list<Vector>, 1: ?string, 2?: list<int>, 3?: ?string}> rings in space, those of what it holds marked; sides on which nothing is seen, and the colour of the paper */
     private static function faces(Design $design, FoldPlans $plans): array
     {
         $faces = [];
         $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->places() !== []);
         foreach ($pieces === [] ? [$design->pieces[0]] : $pieces as $piece) {
             $plan = $plans->of($piece);
-            foreach ($piece->places() === [] ? [Place::asItLies()] : $piece->places() as $place) {
+            foreach ($piece->places() === [] ? [Place::asItLies()] : $piece->places() as $copy => $place) {
                 $isPutOn = $place->turnDegrees === 180.0 && $piece->pattern()->layers === [];
                 $held = new Vector(0, 0, $isPutOn ? $place->shift->z * self::HELD_ABOVE : 0.0);
-                foreach ([...$plan->at($plan->ajar()), ...$plan->edgesAt($plan->ajar())] as $ring) {
-                    $faces[] = [array_map(fn (Vector $v) => $place->of($v)->plus($held), $ring), null];
+                $placed = fn (array $ring): array => array_values(array_map(fn (Vector $v) => $place->of($v)->plus($held), $ring));
+                foreach ($plan->at($plan->ajar()) as $f => $ring) {
+                    $faces[] = [$placed($ring), null, self::seams($piece->pattern(), $f), $piece->paper()->colour];
+                }
+                foreach ($plan->edgesAt($plan->ajar()) as $ring) {
+                    $faces[] = [$placed($ring), null];
+                }
+                foreach (self::laid($design, $piece, $copy + 1, $plan) as [$ring, $seams, $colour]) {
+                    $faces[] = [$placed($ring), 'laid', $seams, $colour];
                 }
             }
             if ($plan->contentsFace === $plan->root && $piece->contents() !== null) {
@@ -111,6 +128,54 @@ final class StillWriter
         }
 
         return $faces;
+    }
+
+    /** @return list<int> the sides of a face that only part it beside an opening */
+    private static function seams(Pattern $pattern, int $face): array
+    {
+        $ring = $pattern->faces[$face]->vertices;
+        $seams = [];
+        foreach ($pattern->edges as $edge) {
+            if ($edge->assignment !== Assignment::Join) {
+                continue;
+            }
+            foreach ($ring as $i => $from) {
+                $to = $ring[($i + 1) % count($ring)];
+                in_array([$from, $to], [[$edge->from, $edge->to], [$edge->to, $edge->from]], true) && $seams[] = $i;
+            }
+        }
+
+        return $seams;
+    }
+
+    /** @return list<array{list<Vector>, list<int>, ?string}> what lies on a copy of a piece, in that piece's own frame */
+    private static function laid(Design $design, Piece $piece, int $copy, FoldPlan $plan): array
+    {
+        $outfit = $design->figures->outfit;
+        $at = $plan->placing($plan->ajar());
+        $laid = [];
+        foreach ($outfit->pieces as $added) {
+            foreach ($added->placings as $placing) {
+                $chain = [$placing];
+                while (($under = $outfit->piece($chain[count($chain) - 1]->piece)) !== null) {
+                    $chain[] = $under->placings[0];
+                }
+                $root = $chain[count($chain) - 1];
+                if ($root->piece !== $piece->id || ($piece->count > 1 && $root->copy !== $copy)) {
+                    continue;
+                }
+                $pattern = $added->pattern();
+                $above = ($placing->side === Side::Inside ? 1 : -1) * (self::OFF_PAPER_MM * count($chain) + $outfit->below($added));
+                foreach (array_keys($pattern->faces) as $f) {
+                    $face = $piece->pattern()->faceNamed($root->faces[(string) $pattern->faces[$f]->name] ?? $root->face);
+                    $ring = array_map(fn (Point $p): Vector => $at($face, array_reduce($chain, fn (Point $on, Placing $one) => $one->there($on), $p)), $pattern->polygon($f)->points);
+                    $off = Overlap::normal($ring)->times($above);
+                    $laid[] = [array_map(fn (Vector $v) => $v->plus($off), $ring), self::seams($pattern, $f), $added->paper->colour];
+                }
+            }
+        }
+
+        return $laid;
     }
 
     /**
@@ -147,7 +212,7 @@ final class StillWriter
 
     /**
      * @param list<StillFace> $faces
-     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string}>}
+     * @return array{width: float, height: float, faces: list<array{ring: list<array{float, float}>, light: float, side: string, seams?: list<int>, colour?: string}>}
      */
     private static function framed(array $faces): array
     {
@@ -162,7 +227,7 @@ final class StillWriter
             'faces' => array_map(fn (StillFace $face) => [
                 'ring' => array_map(fn (float $x, float $y): array => [$round($x - $left), $round($y - $top)], $face->xs, $face->ys),
                 'light' => $face->light, 'side' => $face->side,
-            ], $faces),
+            ] + ($face->seams === [] ? [] : ['seams' => $face->seams]) + ($face->colour === null ? [] : ['colour' => $face->colour]), $faces),
         ];
     }
 }

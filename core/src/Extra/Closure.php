@@ -10,18 +10,24 @@ use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Sheet\Flap;
 
 /**
- * Where on the flat sheet what holds a top flap shut goes, and how large it is, see ClosureKind.
+ * Where on the flat sheet what holds a top flap shut goes, and how large it is: half a hook-and-loop dot on both, two discs with floss
+ * wound between them, a slit that the flap's end goes into, or a catch that the flap slides under.
  *
  * A dot lies where the flap and what is under it both reach furthest round it. Two discs stand their own diameter and more apart, one
- * on the flap's end and one below it. A slit is as long as the flap is wide where it goes in. Sizes and distances are common practice,
- * no source.
+ * on the flap's end and one below it. A slit is as long as the flap is wide where it goes in. A catch is a punched shape glued by its
+ * lower half, so that the flap's tip slides under the upper one. Sizes and distances are common practice, no source.
  */
 final readonly class Closure
 {
+    /** The fit that says whether there is paper for it. */
+    public const FIT = 'closure-holds';
+
+    /** A catch. */
+    private const CATCH_MM = 25.4;
+
     /** From anything that is stuck on, or cut, to the nearest edge. */
     private const MARGIN_MM = 3.0;
 
@@ -46,41 +52,47 @@ final readonly class Closure
     private const PLACES = 32;
 
     /**
+     * @param string $piece that has the flap
      * @param Point $onFlap on the flat sheet
      * @param ?string $face what lies under it when it is shut; null where it cannot be held there
      * @param ?Point $onBody on that face, on the flat sheet
      * @param float $sizeMm across a dot or a disc; 0 for a slit
      * @param float $slitMm how long the slit for a tucked flap is; 0 for the others
+     * @param ?array{Point, Point} $slit its ends on the flat sheet
      * @param Fit $fit whether there is paper for it
      */
     private function __construct(
-        public ClosureKind $kind, public Point $onFlap, public ?string $face, public ?Point $onBody, public float $sizeMm, public float $slitMm, public Fit $fit,
+        public string $kind, public string $piece, public Point $onFlap, public ?string $face, public ?Point $onBody, public float $sizeMm, public float $slitMm, public ?array $slit, public Fit $fit,
     ) {
     }
 
     /**
-     * Null where none is wanted, or the pattern has no top flap.
+     * Null where the pattern has no top flap.
      *
+     * @param string $kind dot, string, slit or catch
+     * @param string $piece whose pattern it is
      * @param callable(): Folding $folded the pattern, folded; asked for only where there is something to hold shut
+     * @param ?float $size across a disc or a catch, where one was asked for, mm
      */
-    public static function of(ClosureKind $kind, Pattern $pattern, callable $folded): ?self
+    public static function of(string $kind, string $piece, Pattern $pattern, callable $folded, ?float $size = null): ?self
     {
         $names = array_map(fn (Face $face) => (string) $face->name, $pattern->faces);
-        $flap = $kind === ClosureKind::None ? false : array_search(Flap::TOP, $names, true);
+        $flap = array_search(Flap::TOP, $names, true);
         if ($flap === false) {
             return null;
         }
         $shut = ShutFlap::of($folded(), $names, $flap);
 
         return match ($kind) {
-            ClosureKind::String => self::string($shut),
-            ClosureKind::Tuck => self::tuck($shut),
-            default => self::dot($shut),
+            'string' => self::string($shut, $piece, $size),
+            'slit' => self::slit($shut, $piece),
+            'catch' => self::catch($shut, $piece, $size ?? self::CATCH_MM),
+            default => self::dot($shut, $piece),
         };
     }
 
     /** In the middle of what lies on one another. */
-    private static function dot(ShutFlap $shut): self
+    private static function dot(ShutFlap $shut, string $piece): self
     {
         [$best, $room] = [$shut->reach / 2, -INF];
         // Looked for roughly, and then ever finer about the best place.
@@ -96,15 +108,17 @@ final readonly class Closure
         [$least, $usual] = self::DOTS_MM;
         $size = max($least, min($usual, 2 * ($room - self::MARGIN_MM)));
 
-        return self::placed(ClosureKind::Dot, $shut, $best, $best, $size, 0.0, $least + 2 * self::MARGIN_MM, max(0.0, 2 * $room));
+        return self::placed('dot', $piece, $shut, $best, $best, $size, 0.0, $least + 2 * self::MARGIN_MM, max(0.0, 2 * $room));
     }
 
     /** The flap's disc as near its end as it has room round it; the other as far below, and clear of the end. */
-    private static function string(ShutFlap $shut): self
+    private static function string(ShutFlap $shut, string $piece, ?float $asked): self
     {
         [$least, $most] = self::DISCS_MM;
+        // A disc of the size that was asked for, or as large as there is room for.
+        $least = $asked ?? $least;
         $best = null;
-        for ($size = max($least, min($most, $shut->reach / 4)); ; $size = max($least, $size * 0.9)) {
+        for ($size = $asked ?? max($least, min($most, $shut->reach / 4)); ; $size = max($least, $size * 0.9)) {
             $needed = $size / 2 + self::MARGIN_MM;
             $upper = null;
             for ($i = self::PLACES - 1; $i > 0 && $upper === null; $i--) {
@@ -113,7 +127,7 @@ final readonly class Closure
             }
             $lower = max($shut->reach + $needed, ($upper ?? $shut->reach) + 2 * $size);
             $room = $upper === null ? 2 * max(array_map(fn (int $i) => $shut->onFlap($shut->reach * $i / self::PLACES), range(1, self::PLACES - 1))) : 2 * max(0.0, $shut->under($lower)[1]);
-            $best = self::placed(ClosureKind::String, $shut, $upper ?? $shut->reach / 2, $lower, $size, 0.0, $size + 2 * self::MARGIN_MM, $room);
+            $best = self::placed('string', $piece, $shut, $upper ?? $shut->reach / 2, $lower, $size, 0.0, $size + 2 * self::MARGIN_MM, $room);
             if ($best->fit->isOk() || $size <= $least) {
                 return $best;
             }
@@ -121,14 +135,14 @@ final readonly class Closure
     }
 
     /** As deep as the slit still has paper beside it, but no more than a third of the flap. */
-    private static function tuck(ShutFlap $shut): self
+    private static function slit(ShutFlap $shut, string $piece): self
     {
         $deepest = $shut->reach - max(self::TUCKED_MM, $shut->reach / 3);
         $found = null;
         for ($i = 0; $i <= self::PLACES; $i++) {
             $at = $deepest + ($shut->reach - self::TUCKED_MM - $deepest) * $i / self::PLACES;
             $slit = $shut->width($at) + self::EASE_MM;
-            $here = self::placed(ClosureKind::Tuck, $shut, $at, $at, 0.0, $slit, $slit + 2 * self::BESIDE_SLIT_MM, $shut->paperAt($at));
+            $here = self::placed('slit', $piece, $shut, $at, $at, 0.0, $slit, $slit + 2 * self::BESIDE_SLIT_MM, $shut->paperAt($at));
             if ($found === null || $here->fit->slack()->isMoreThan($found->fit->slack())) {
                 $found = $here;
             }
@@ -140,12 +154,23 @@ final readonly class Closure
         return $found;
     }
 
-    private static function placed(ClosureKind $kind, ShutFlap $shut, float $onFlap, float $onBody, float $size, float $slit, float $need, float $have): self
+    /** Its middle at the flap's tip: the lower half is glued, the flap slides under the upper one. */
+    private static function catch(ShutFlap $shut, string $piece, float $size): self
     {
-        $fit = Fit::plain(ClosureKind::FIT, Length::nearestTo($need), Length::nearestTo($have), Length::nearestTo($need), Length::zero());
+        $clear = $shut->under($shut->reach)[1];
+
+        return self::placed('catch', $piece, $shut, $shut->reach, $shut->reach, $size, 0.0, $size + 2 * self::MARGIN_MM, max(0.0, 2 * $clear));
+    }
+
+    private static function placed(string $kind, string $piece, ShutFlap $shut, float $onFlap, float $onBody, float $size, float $slit, float $need, float $have): self
+    {
+        $fit = Fit::plain(self::FIT, Length::nearestTo($need), Length::nearestTo($have), Length::nearestTo($need), Length::zero());
         [$face] = $shut->under($onBody);
         $isHeld = $face !== null && $fit->isOk();
 
-        return new self($kind, $shut->at($onFlap), $isHeld ? $shut->name($face) : null, $isHeld ? $shut->onFace($face, $onBody) : null, $size, $slit, $fit);
+        return new self(
+            $kind, $piece, $shut->at($onFlap), $isHeld ? $shut->name($face) : null, $isHeld ? $shut->onFace($face, $onBody) : null, $size, $slit,
+            $isHeld && $slit > 0.0 ? $shut->across($face, $onBody, $slit) : null, $fit,
+        );
     }
 }

@@ -12,28 +12,29 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sheet\Flap;
 
 /**
- * A layer inside an envelope's front and top flap, through the gusset between them where there is one, 1/4 in inside the edges; folded
- * where they are. Common practice, no source.
+ * A layer inside an envelope's front and top flap, through the gusset between them where there is one; folded where they are. Common
+ * practice, no source.
  */
 final class Liner
 {
     /** More than a corner comes out inside its score (a straight envelope's: 0.5 mm), and less than any edge is long. */
     private const LEDGE_MM = 1.0;
 
-    /** On the flat sheet; null where there is no such flap. */
-    public static function of(Pattern $pattern): ?Polygon
+    /** Null where there is no such flap, or nothing is left inside the border. */
+    public static function of(Pattern $pattern, Length $border): ?Lining
     {
         $faces = array_flip(array_map(fn ($face) => (string) $face->name, $pattern->faces));
         if (! isset($faces[Flap::FRONT], $faces[Flap::TOP])) {
             return null;
         }
+        $names = array_values(array_filter([Flap::FRONT, Flap::gusset(Flap::TOP), Flap::TOP], fn (string $name) => isset($faces[$name])));
         $lined = $pattern->polygon($faces[Flap::TOP])->points;
-        foreach ([Flap::gusset(Flap::TOP), Flap::FRONT] as $next) {
-            isset($faces[$next]) && $lined = self::together($lined, $pattern->polygon($faces[$next])->points);
+        foreach (array_slice(array_reverse($names), 1) as $next) {
+            $lined = self::together($lined, $pattern->polygon($faces[$next])->points);
         }
-        $inset = Inset::of(Polygon::of($lined), Length::inches(1, 4)->toMillimetres());
+        $inset = Inset::of(Polygon::of($lined), $border->toMillimetres());
 
-        return count($inset) === 1 ? $inset[0] : null;
+        return count($inset) === 1 ? Lining::of($inset[0], $names, $pattern) : null;
     }
 
     /**

@@ -105,6 +105,19 @@ final readonly class ShutFlap
         return $this->span($outline->points, $this->onFace($face, $from), $out);
     }
 
+    /**
+     * A line of a length through that place, square to the flap's middle line.
+     *
+     * @return array{Point, Point} its ends on the flat sheet
+     */
+    public function across(int $face, float $from, float $long): array
+    {
+        [, , $out] = $this->under[$face];
+        $half = (new Point(-$out->y, $out->x))->times($long / 2 / $out->length());
+
+        return [$this->onFace($face, $from)->minus($half), $this->onFace($face, $from)->plus($half)];
+    }
+
     public function name(int $face): string
     {
         return $this->names[$face];

@@ -21,6 +21,7 @@ final readonly class Figures
      * @param list<Fit> $fits
      * @param ?int $takes how many items stand in its depth, where it has one that is made for a stack: in all, where there are several
      * @param list<Capacity> $capacities where there are pockets: how many stand in each
+     * @param Outfit $outfit what goes with it
      */
     public function __construct(
         public SizingRequest $request,
@@ -31,6 +32,7 @@ final readonly class Figures
         public array $fits,
         public ?int $takes = null,
         public array $capacities = [],
+        public Outfit $outfit = new Outfit,
     ) {
     }
 
@@ -67,10 +69,29 @@ final readonly class Figures
         return $layout instanceof TurnedLayout ? $layout : throw new LogicException("$id is no square on its corner.");
     }
 
+    /** The make's own pieces alone. */
+    public function made(): self
+    {
+        $pieces = array_values(array_filter($this->pieces, fn (PieceFigures $piece) => $this->outfit->piece($piece->id) === null));
+
+        return new self($this->request, $this->settings, $pieces ?: $this->pieces, $this->inside, $this->closed, $this->fits, $this->takes, $this->capacities, $this->outfit);
+    }
+
     /** @param list<Fit> $fits */
     public function withFits(array $fits): self
     {
-        return new self($this->request, $this->settings, $this->pieces, $this->inside, $this->closed, $fits, $this->takes, $this->capacities);
+        return new self($this->request, $this->settings, $this->pieces, $this->inside, $this->closed, $fits, $this->takes, $this->capacities, $this->outfit);
+    }
+
+    /**
+     * The same with what goes with it.
+     *
+     * @param non-empty-list<PieceFigures> $pieces
+     * @param list<Fit> $fits
+     */
+    public function dressed(array $pieces, Extents $closed, array $fits, Outfit $outfit): self
+    {
+        return new self($this->request, $this->settings, $pieces, $this->inside, $closed, $fits, $this->takes, $this->capacities, $outfit);
     }
 
     /** @return list<Fit> those that do not hold */

@@ -56,6 +56,12 @@ final readonly class PieceFigures
         return ['width' => $cuts[Axis::Width->value] ?? '', 'height' => $cuts[Axis::Height->value] ?? ''];
     }
 
+    /** The same piece, so many of it. */
+    public function times(int $count): self
+    {
+        return new self($this->id, $count, $this->sheet, $this->exact, $this->sheetMadeOf, $this->heightMadeOf, $this->measures, $this->lie, $this->layout);
+    }
+
     /** @param list<Measure> $measures those of the layout that are set */
     public static function ofSquare(string $id, TurnedLayout $layout, array $measures): self
     {

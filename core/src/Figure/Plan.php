@@ -27,6 +27,22 @@ final readonly class Plan
         return new self($this->request, $this->settings->with($piece, $name, $at), $this->sheets);
     }
 
+    /**
+     * The same plan with more sheets.
+     *
+     * @param Settings $settings of all of them
+     * @param array<string, SheetPlan> $sheets by piece
+     */
+    public function and(Settings $settings, array $sheets): self
+    {
+        return new self($this->request, $settings, $this->sheets + $sheets);
+    }
+
+    public function has(string $piece): bool
+    {
+        return isset($this->sheets[$piece]);
+    }
+
     /** @throws NothingLeft where a setting leaves nothing of a strip */
     public function grid(string $piece): GridSheet
     {

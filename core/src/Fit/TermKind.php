@@ -51,6 +51,16 @@ enum TermKind: string
     case Face = 'face';
     /** What has to stay between a flap's point and the fold it must not pass. */
     case Margin = 'margin';
+    /** A panel that something is laid on. */
+    case Panel = 'panel';
+    /** What shows around what is laid on a panel. */
+    case Border = 'border';
+    /** An opening that something lies behind or around. */
+    case Opening = 'opening';
+    /** Once round the finished thing. */
+    case Round = 'round';
+    /** A size that was asked for. */
+    case Asked = 'asked';
     /** What the tool's step adds or takes. */
     case Rounding = 'rounding';
 }

@@ -38,6 +38,12 @@ final class Inset
         return $left;
     }
 
+    /** The other way: every side moved out, corners sharp. For outlines without bays narrower than twice the distance. */
+    public static function out(Polygon $polygon, float $distance): Polygon
+    {
+        return $distance <= 0.0 ? $polygon : Polygon::of(self::moved(self::corners($polygon->points), -$distance));
+    }
+
     /**
      * A vertex in the middle of a side would be moved past the side's end.
      *

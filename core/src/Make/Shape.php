@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make;
 
 use Gimbo\Core\Crease\FoldedBox;
+use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Geometry\Point;
@@ -28,5 +29,11 @@ final readonly class Shape
         public array $places = [],
         public Point $width = new Point(1, 0),
     ) {
+    }
+
+    public function withPattern(Pattern $pattern): self
+    {
+        // An opening changes nothing of its size.
+        return new self($pattern, $this->contents, $this->box ?? FoldedBox::around(Folding::of($this->pattern), $this->width), $this->bends, $this->places, $this->width);
     }
 }

@@ -11,6 +11,7 @@ use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\StepText;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
+use Gimbo\Core\Paper\Paper;
 
 /** Every length of a request that a maker can change, by pointer. */
 final readonly class Fields
@@ -36,7 +37,7 @@ final readonly class Fields
             ['/clearance/width', $request->clearance->width, $cut, true],
             ['/clearance/height', $request->clearance->height, $cut, true],
             ['/clearance/depth', $request->clearance->depth, $thin, true],
-            ['/paper/caliper', $request->paper->caliper, $paper, true],
+            ['/paper/caliper', $request->paperNamed(Paper::MAIN)->caliper, $paper, true],
             ['/tools/cut', $request->tools->cut->size, $fine, false],
             ['/tools/score', $request->tools->score->size, $fine, false],
             ['/tools/punch', $request->tools->punch->size, $fine, false],
@@ -58,10 +59,16 @@ final readonly class Fields
         if ($request->tools->reach !== null) {
             $rows[] = ['/tools/reach', $request->tools->reach, $cut, false];
         }
-        if ($request->border !== null) {
-            $rows[] = ['/border', $request->border, $cut, false];
+        foreach ($request->papers as $id => $one) {
+            if ($one->id !== Paper::MAIN) {
+                $rows[] = ["/papers/$id/caliper", $one->caliper, $paper, true];
+                if ($one->sheet !== null) {
+                    array_push($rows, ["/papers/$id/sheet/width", $one->sheet->width, $cut, false], ["/papers/$id/sheet/height", $one->sheet->height, $cut, false]);
+                }
+            }
         }
-        if (($sheet = $request->paper->sheet) !== null) {
+        array_push($rows, ...self::added($request, $in, $cut));
+        if (($sheet = $request->paperNamed(Paper::MAIN)->sheet) !== null) {
             $rows[] = ['/paper/sheet/width', $sheet->width, $cut, false];
             $rows[] = ['/paper/sheet/height', $sheet->height, $cut, false];
         }
@@ -77,10 +84,37 @@ final readonly class Fields
         return $fields;
     }
 
+    /** @return list<array{string, Length, Step, bool}> what can be measured of what goes with it */
+    private static function added(SizingRequest $request, FieldReader $in, Step $cut): array
+    {
+        $rows = [];
+        foreach ($request->with as $addition) {
+            $at = "/with/$addition->index";
+            if ($addition->border !== null) {
+                if (is_array($in->get("$at/border"))) {
+                    array_push($rows, ["$at/border/width", $addition->border->width, $cut, true], ["$at/border/height", $addition->border->height, $cut, true]);
+                } else {
+                    $rows[] = ["$at/border", $addition->border->width, $cut, true];
+                }
+            }
+            foreach ($addition->lengths as $name => $length) {
+                $rows[] = ["$at/$name", $length, $cut, false];
+            }
+            foreach (['circle', 'rect/0', 'rect/1', 'oval/0', 'oval/1', 'radius'] as $size) {
+                $in->get("$at/shape/$size") === null || $rows[] = ["$at/shape/$size", $in->length("$at/shape/$size", mayBeZero: true) ?? Length::zero(), $cut, $size === 'radius'];
+            }
+            if ($addition->at !== null) {
+                array_push($rows, ["$at/at/left", $addition->at[0], $cut, false], ["$at/at/bottom", $addition->at[1], $cut, false]);
+            }
+        }
+
+        return $rows;
+    }
+
     /** Paper is always measured in millimetres; a maker who writes centimetres goes on reading them. */
     private static function unit(mixed $given, string $at, System $system): Unit
     {
-        if ($at === '/paper/caliper' || str_starts_with($at, '/holds/layers/')) {
+        if ($at === '/paper/caliper' || str_starts_with($at, '/holds/layers/') || preg_match('~^/papers/[^/]+/caliper$~', $at) === 1) {
             return Unit::Millimetre;
         }
         $written = is_string($given) ? LengthParser::unitIn($given) : null;

@@ -11,6 +11,9 @@ interface Offer
 {
     public function id(): string;
 
+    /** @return non-empty-list<string> the pieces whose paper its room is reckoned with: of one of them, whichever it has */
+    public function body(): array;
+
     /** @return list<OptionSpec> */
     public function options(): array;
 

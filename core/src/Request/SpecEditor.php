@@ -13,20 +13,21 @@ use Gimbo\Core\Measure\StepText;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Paper\CaliperText;
+use Gimbo\Core\With\Role;
 
 /** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
-    private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(notch|reach)|tools/(cut|score|trimmer-score|punch|slant)/reach|border)$~';
+    private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(notch|reach)|tools/(cut|score|trimmer-score|punch|slant)/reach|papers/[A-Za-z0-9_-]{1,40}/(caliper|sheet/(width|height))|with/\d{1,2}/(border|border/(width|height)|width|height|overlap|bow|size|backing/margin|frame/width|rim/width|at/(left|bottom)|shape/(circle|radius|rect/[01]|oval/[01])))$~';
 
     /** Thicknesses of paper; what is raised on a card is none. */
-    private const CALIPERS = '~^/(paper/caliper|holds/layers/(card|mat|envelope|liner))$~';
+    private const CALIPERS = '~^/(paper/caliper|papers/[A-Za-z0-9_-]{1,40}/caliper|holds/layers/(card|mat|envelope|liner))$~';
 
     /** What may be counted; an option that is a length is told apart by its field. */
-    private const COUNTS = '~^/(holds/count|holds/layers/mats|paper/grammage|options/[A-Za-z]{1,24})$~';
+    private const COUNTS = '~^/(holds/count|holds/layers/mats|paper/grammage|papers/[A-Za-z0-9_-]{1,40}/(grammage|sides)|with/\d{1,2}/count|options/[A-Za-z]{1,24})$~';
 
     /** A pointer deeper or longer than any field's is not one. */
-    private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$~';
+    private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$|^/(with|papers|pieces)(/[A-Za-z0-9_-]{1,40}){0,4}$~';
 
     /** The graduations belong to the system; the notch is the maker's own board's and stays. */
     private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null, '/tools/trimmer-score' => null, '/tools/name' => null];
@@ -38,7 +39,7 @@ final class SpecEditor
     private const OF_TOOL = '~^/tools/(cut|score|trimmer-score|punch)/(reach|notch|reads)$~';
 
     /** What need not be said: nothing typed there means the usual. */
-    private const HAS_USUAL = '~^/(clearance|tools|options)/|^/border$~';
+    private const HAS_USUAL = '~^/(clearance|tools|options)/|^/with/\d+/(border|width|height|overlap|bow|size|backing/margin|frame/width|rim/width)~';
 
     /** Tools or a paper set otherwise than they were kept are no longer those of that name. */
     private const NAMED = ['/tools/name' => '~^/tools/~', '/paper/name' => '~^/paper/(caliper|grammage)$~'];
@@ -55,6 +56,7 @@ final class SpecEditor
     public static function apply(SizingRequest $request, array $fields, array $changes): array
     {
         $spec = self::withoutStaleNames($request->spec, $changes);
+        $mayStay = array_column(array_filter(Role::cases(), fn (Role $role) => ! $role->needsPlace()), 'value');
         foreach ($changes as $change) {
             if (preg_match(self::POINTER, $change->at) !== 1) {
                 throw InvalidDocument::at(Reason::quote($change->at), Reason::of('field.unknown', ['text' => Reason::quote($change->at), 'known' => array_keys($fields)]));
@@ -74,7 +76,10 @@ final class SpecEditor
             }
             if ($change->at === '/make' && $change->to !== $request->make) {
                 // Another make has other options, and its own idea of room.
-                $spec = self::with($spec, ['/options' => null, '/clearance' => null]);
+                $spec = self::with($spec, ['/options' => null, '/clearance' => null, '/pieces' => null]);
+                // Its panels are others; what lies on none of them stays.
+                $with = array_filter(is_array($spec['with'] ?? null) ? $spec['with'] : [], fn (mixed $entry) => is_array($entry) && in_array($entry['role'] ?? null, $mayStay, true) && ! isset($entry['on']));
+                $spec = self::with($spec, ['/with' => array_values($with) ?: null]);
             }
             $unit = self::unitOf($fields[$change->at] ?? null, $request->system);
             $to = preg_match(self::STEPS, $change->at) === 1 ? self::steps($spec, $change, $unit) : self::meant($change, $unit, isset($fields[$change->at]));
@@ -211,15 +216,17 @@ final class SpecEditor
      */
     private static function set(array $here, array $path, mixed $value): array
     {
-        $key = $path[0];
+        $key = $path[0] === '-' ? (string) count($here) : $path[0];
+        $isList = $here !== [] && array_is_list($here);
         if (count($path) > 1) {
             $inner = $here[$key] ?? [];
             $value = self::set(is_array($inner) ? $inner : [], array_slice($path, 1), $value);
             $value = $value === [] ? null : $value;
         }
         $here[$key] = $value;
+        $here = array_filter($here, fn (mixed $kept) => $kept !== null);
 
         /** @var array<string, mixed> */
-        return array_filter($here, fn (mixed $kept) => $kept !== null);
+        return $isList ? array_values($here) : $here;
     }
 }

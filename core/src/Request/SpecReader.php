@@ -16,11 +16,16 @@ use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
+use Gimbo\Core\With\AdditionReader;
 
 /** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
 final readonly class SpecReader
 {
-    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'system', 'tools', 'options', 'border', 'closure'];
+    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'papers', 'pieces', 'system', 'tools', 'options', 'with'];
+
+    private const MOST_PAPERS = 20;
+
+    private const PAPER_ID = '/^[A-Za-z0-9][A-Za-z0-9_-]{0,39}$/D';
 
     private const MOST_ITEMS = 1000;
 
@@ -36,12 +41,17 @@ final readonly class SpecReader
     /** @throws InvalidDocument */
     public function read(mixed $spec): SizingRequest
     {
+        $spec = EarlierWith::brought($spec);
         $in = new FieldReader($spec);
         $in->allowOnly('', self::FIELDS);
         $make = $this->make($in);
         $system = System::from($in->choice('/system', array_column(System::cases(), 'value'), System::Imperial->value));
         $item = $this->item($in);
-        $paper = $this->paper($in);
+        $paper = $this->paper($in, '/paper');
+        $papers = $this->papers($in);
+        $ids = array_map(strval(...), array_keys($papers));
+        $cutFrom = $this->cutFrom($in, $ids);
+        $with = AdditionReader::read($in, $system, $ids);
         $tools = $this->tools($in, $system);
         $options = $make === null ? new Options([], []) : $this->options($in, $make, $item);
         $usual = $make?->usualClearance($item, $system) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
@@ -51,13 +61,12 @@ final readonly class SpecReader
             $in->length('/clearance/height', mayBeZero: true) ?? $usual->height,
             $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
         );
-        $border = $in->length('/border');
-        $closure = ClosureKind::from($in->choice('/closure', array_column(ClosureKind::cases(), 'value'), ClosureKind::None->value));
         $in->throwProblems();
         assert($make !== null && is_array($spec));
         /** @var array<string, mixed> $spec */
+        $body = array_values(array_intersect_key($cutFrom, array_flip($make->body())))[0] ?? null;
 
-        return new SizingRequest($make->id(), $item, $clearance, $paper, $system, $tools, $options, $spec, $border, $closure);
+        return new SizingRequest($make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $spec, $papers + [Paper::MAIN => $paper], $cutFrom, $with);
     }
 
     private function make(FieldReader $in): ?Offer
@@ -105,18 +114,63 @@ final readonly class SpecReader
         return $in->get('/holds/layers') === null ? null : CardLayers::of($in);
     }
 
-    private function paper(FieldReader $in): Paper
+    private function paper(FieldReader $in, string $at, string $id = Paper::MAIN): Paper
     {
-        $in->allowOnly('/paper', ['caliper', 'grammage', 'sheet', 'name', 'colour']);
-        $in->optionalName('/paper/name', self::LONGEST_NAME);
-        $in->colour('/paper/colour');
-        $in->allowOnly('/paper/sheet', ['width', 'height']);
-        $grammage = $in->count('/paper/grammage', self::HEAVIEST_PAPER);
+        $in->allowOnly($at, ['caliper', 'grammage', 'sheet', 'name', 'colour', 'direction', 'sides']);
+        $in->allowOnly("$at/sheet", ['width', 'height']);
+        $grammage = $in->count("$at/grammage", self::HEAVIEST_PAPER);
         $known = $grammage === null ? Paper::usualCaliper() : Paper::caliperOf($grammage);
-        $sheet = $in->get('/paper/sheet') === null ? null
-            : new Rectangle($in->required('/paper/sheet/width'), $in->required('/paper/sheet/height'));
+        $sheet = $in->get("$at/sheet") === null ? null
+            : new Rectangle($in->required("$at/sheet/width"), $in->required("$at/sheet/height"));
 
-        return new Paper($in->length('/paper/caliper', mayBeZero: true, read: CaliperText::parse(...)) ?? $known, $grammage, $sheet);
+        return new Paper(
+            $in->length("$at/caliper", mayBeZero: true, read: CaliperText::parse(...)) ?? $known, $grammage, $sheet, $id,
+            $in->optionalName("$at/name", self::LONGEST_NAME), $in->colour("$at/colour"),
+            $in->choice("$at/direction", ['none', 'up'], 'none') === 'up', $in->count("$at/sides", 2) ?? 1,
+        );
+    }
+
+    /** @return array<string, Paper> by id */
+    private function papers(FieldReader $in): array
+    {
+        $given = $in->get('/papers') ?? [];
+        if (! is_array($given) || count($given) > self::MOST_PAPERS || array_filter(array_keys($given), fn (int|string $id) => preg_match(self::PAPER_ID, (string) $id) !== 1) !== []) {
+            $in->problem('/papers', Reason::of('papers.shape', ['most' => self::MOST_PAPERS]));
+
+            return [];
+        }
+        $papers = [];
+        foreach (array_keys($given) as $id) {
+            $papers[(string) $id] = $this->paper($in, "/papers/$id", (string) $id);
+        }
+
+        return $papers;
+    }
+
+    /**
+     * @param list<string> $papers ids of those there are
+     * @return array<string, string> the paper's id, by piece
+     */
+    private function cutFrom(FieldReader $in, array $papers): array
+    {
+        $given = $in->get('/pieces') ?? [];
+        if (! is_array($given) || ($given !== [] && array_is_list($given))) {
+            $in->problem('/pieces', Reason::of('field.not-an-object', ['known' => ['paper']]));
+
+            return [];
+        }
+        $cutFrom = [];
+        foreach (array_keys($given) as $piece) {
+            $in->allowOnly("/pieces/$piece", ['paper']);
+            $paper = $in->get("/pieces/$piece/paper");
+            if (is_string($paper) && in_array($paper, $papers, true)) {
+                $cutFrom[(string) $piece] = $paper;
+            } elseif ($paper !== null) {
+                $in->problem("/pieces/$piece/paper", Reason::of('paper.unknown', ['text' => Reason::quote(is_string($paper) ? $paper : get_debug_type($paper)), 'known' => $papers]));
+            }
+        }
+
+        return $cutFrom;
     }
 
     private function tools(FieldReader $in, System $system): Tools

@@ -67,6 +67,16 @@ final readonly class WorkStep
         $this->joins = $joins;
     }
 
+    /**
+     * The same step, other things done in it.
+     *
+     * @param list<Op> $ops
+     */
+    public function withOps(array $ops): self
+    {
+        return new self($this->id, $this->do, $this->piece, $this->copies, $this->with, $this->turn, $this->fence, $ops, $this->or, $this->advice, $this->faces, $this->phase, $this->values);
+    }
+
     /** @return list<FoldOp> */
     public function folds(): array
     {

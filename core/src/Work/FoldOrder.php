@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Work;
 
+use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Steps\Deed;
@@ -23,7 +24,8 @@ final class FoldOrder
      */
     public static function of(Piece $piece, int $root, array $steps): array
     {
-        $tree = Folding::tree($piece->pattern(), $root);
+        // Parts of one face, beside an opening, turn with it.
+        $tree = array_filter(Folding::tree($piece->pattern(), $root), fn (array $hinge) => $hinge['edge']->assignment !== Assignment::Join);
         if ($tree === []) {
             return [];
         }

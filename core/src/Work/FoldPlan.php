@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Work;
 
+use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
@@ -11,6 +12,7 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Geometry\Motion;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Paper\Paper;
@@ -66,12 +68,12 @@ final readonly class FoldPlan
         $bends = [];
         foreach (Folding::tree($pattern, $root) as $face => ['parent' => $parent, 'edge' => $edge, 'from' => $from, 'to' => $to]) {
             $degrees = $piece->bends()[(string) $edge->name] ?? [];
-            $bends[] = new Bend($face, $parent, $from, $to, $stageOf[$face], $degrees === [] ? [0.0, $edge->foldDegrees] : $degrees);
+            $bends[] = new Bend($face, $parent, $from, $to, $stageOf[$face] ?? 0, $degrees === [] ? [0.0, $edge->foldDegrees] : $degrees);
         }
         $contents = $piece->contents() === null ? null : self::faceUnder($piece);
         $depth = $contents === null ? Length::zero() : $design->request->item->stack();
         $flat = new self($pattern, $root, $bends, self::named($pattern, $stages), [], $contents, $depth, 1, false);
-        $lift = Place::lift($design->request->paper);
+        $lift = Place::lift($piece->paper());
         $lifts = $pattern->layers === [] ? $flat->liftsOfGlued($lift, $stages) : self::liftsOfLayers($pattern, $root, $lift, $depth->toMillimetres());
         $side = $pattern->layers !== [] && array_sum(array_map(fn (Vector $v) => $v->z, $lifts)) < 0 ? -1 : 1;
 
@@ -105,19 +107,23 @@ final readonly class FoldPlan
     /** @return list<list<Vector>> the corners of each face at a moment */
     public function at(float $moment): array
     {
+        $place = $this->placing($moment);
+
+        return array_map(fn (Face $face, int $f) => array_map(fn (int $v) => $place($f, $this->pattern->vertices[$v]), $face->vertices), $this->pattern->faces, array_keys($this->pattern->faces));
+    }
+
+    /** @return \Closure(int, Point): Vector where a point of a face's part of the sheet is at a moment */
+    public function placing(float $moment): \Closure
+    {
         $motions = [$this->root => Motion::none()];
         $lifted = [$this->root => 1.0];
         foreach ($this->bends as $bend) {
             $motions[$bend->face] = $motions[$bend->parent]->after(Folding::turn($this->pattern, $bend->from, $bend->to, $bend->degreesAt($moment)));
             $lifted[$bend->face] = $bend->lifted($moment);
         }
-        $faces = [];
-        foreach ($this->pattern->faces as $f => $face) {
-            $lift = ($this->lifts[$f] ?? new Vector(0, 0, 0))->times($lifted[$f]);
-            $faces[] = array_map(fn (int $v) => $motions[$f]->of($this->pattern->vertices[$v])->plus($lift), $face->vertices);
-        }
+        $lifts = array_map(fn (int $f): Vector => ($this->lifts[$f] ?? new Vector(0, 0, 0))->times($lifted[$f]), array_keys($this->pattern->faces));
 
-        return $faces;
+        return fn (int $face, Point $point): Vector => $motions[$face]->of($point)->plus($lifts[$face]);
     }
 
     /**

@@ -47,6 +47,11 @@ final readonly class TicketStand implements Make
         return 'ticket-stand';
     }
 
+    public function body(): array
+    {
+        return ['stand'];
+    }
+
     public function holds(): array
     {
         return [HeldKind::Set];

@@ -98,11 +98,10 @@ final class WorkTest extends TestCase
     /** A mat 4 mm inside a panel of 150 is 142 wide and is cut at 140 by a trimmer in steps of 5: never larger than it may be. */
     public function test_mats_are_rounded_down_to_what_can_be_cut(): void
     {
-        $design = self::sized(['make' => 'folded-card', 'border' => '4 mm', 'tools' => ['cut' => '5 mm']] + self::CARD);
-        foreach ($design->pieces[0]->mats() as $mat) {
-            self::assertSame([140.0, 90.0], [$mat->rectangle->width->toMillimetres(), $mat->rectangle->height->toMillimetres()]);
-        }
-        self::assertCount(2, $design->pieces[0]->mats());
+        $design = self::sized(['make' => 'folded-card', 'with' => [['id' => 'm', 'role' => 'mat', 'on' => '*', 'border' => '4 mm']], 'tools' => ['cut' => '5 mm']] + self::CARD);
+        self::assertCount(2, $design->pieces, 'both panels have one, cut alike');
+        self::assertSame(2, $design->pieces[1]->count);
+        self::assertSame([140.0, 90.0], [$design->pieces[1]->sheet->width->toMillimetres(), $design->pieces[1]->sheet->height->toMillimetres()]);
     }
 
     /**

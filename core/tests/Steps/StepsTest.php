@@ -43,6 +43,21 @@ final class StepsTest extends TestCase
         }
     }
 
+    /** What goes with a make is followed like the make itself: layers, openings through all of them, what lies behind and around. */
+    #[DataProvider('makes')]
+    public function test_random_requests_with_what_goes_with_them_are_followed_to_the_thing(string $make): void
+    {
+        mt_srand(self::SEED + 14);
+        $added = 0;
+        for ($run = 0; $run < max(10, intdiv((int) (getenv('GIMBO_PROPERTY_RUNS') ?: 400), 8)); $run++) {
+            $spec = Specs::dressed(Specs::random($make));
+            $result = self::sized($spec);
+            self::assertSame([], self::complaints($result), json_encode($spec, JSON_THROW_ON_ERROR));
+            $added += count(array_filter($result['pieces'], fn (array $piece) => $piece['role'] !== 'made'));
+        }
+        self::assertGreaterThan(10, $added);
+    }
+
     /** Every choice with every other, at an ordinary size and at an odd one. */
     #[DataProvider('makes')]
     public function test_every_combination_of_choices_is_followed_to_the_thing(string $make): void

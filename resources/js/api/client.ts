@@ -250,6 +250,7 @@ export const files = {
   design: (id: string) => `/api${design(id)}/design.json`,
   sizes: () => '/api/library/sizes.csv',
   everythingKept: () => '/api/everything.jsonl',
+  labels: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/labels.pdf?paper=${paper}`,
   template: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/template.pdf?paper=${paper}`,
   dxf: (id: string, piece: string) => `/api${design(id)}/${piece}.dxf`,
   hpgl: (id: string, piece: string) => `/api${design(id)}/${piece}.hpgl`,

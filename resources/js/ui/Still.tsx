@@ -9,14 +9,25 @@ export function Still({ of, label }: { of: Picture; label?: string }) {
       className="still size-full"
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
     >
-      {of.faces.map((face, i) => (
-        <polygon
-          key={i}
-          points={face.ring.map((point) => point.join(',')).join(' ')}
-          data-side={face.side}
-          style={{ '--light': face.light } as React.CSSProperties}
-        />
-      ))}
+      {of.faces.map((face, i) => {
+        const points = face.ring.map((point) => point.join(',')).join(' ')
+        const style = {
+          '--light': face.light,
+          ...(face.colour ? { '--paper-of': face.colour } : {}),
+        } as React.CSSProperties
+        if (!face.seams) return <polygon key={i} points={points} data-side={face.side} style={style} />
+        const sides = face.ring.flatMap((from, n) =>
+          face.seams?.includes(n)
+            ? []
+            : [`M${from.join(',')}L${(face.ring[(n + 1) % face.ring.length] ?? from).join(',')}`],
+        )
+        return (
+          <g key={i} data-side={face.side} style={style}>
+            <polygon points={points} data-side={face.side} data-seamed="" />
+            <path d={sides.join('')} fill="none" />
+          </g>
+        )
+      })}
     </svg>
   )
 }

@@ -52,6 +52,11 @@ final readonly class CornerPouch implements Make
         return 'corner-pouch';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::Packet, HeldKind::ThickCard];

@@ -61,6 +61,11 @@ final readonly class DeepEnvelope implements Make
         return 'deep-envelope';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::ThickCard, HeldKind::Set];

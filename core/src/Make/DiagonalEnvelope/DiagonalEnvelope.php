@@ -50,6 +50,11 @@ final readonly class DiagonalEnvelope implements Make
         return 'diagonal-envelope';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::Card, HeldKind::Packet];

@@ -68,6 +68,11 @@ final readonly class DiamondCard implements Make
         return 'diamond-card';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::CardToMake];

@@ -56,6 +56,11 @@ final readonly class FoldedCard implements Make
         return 'folded-card';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::CardToMake];

@@ -55,6 +55,11 @@ final readonly class LanternCard implements Make
         return 'lantern-card';
     }
 
+    public function body(): array
+    {
+        return [self::STRIP];
+    }
+
     public function holds(): array
     {
         return [HeldKind::CardToMake];

@@ -80,6 +80,11 @@ final readonly class NoteWallet implements Make
         return 'note-wallet';
     }
 
+    public function body(): array
+    {
+        return [self::COVER];
+    }
+
     public function holds(): array
     {
         return [HeldKind::Set];

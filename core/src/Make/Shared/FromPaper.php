@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
+use Gimbo\Core\Figure\AddedPiece;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
@@ -22,19 +23,24 @@ final class FromPaper
     private const MOST_SHEETS = 2;
 
     /**
-     * One fit for the piece that goes worst into the paper; none where no paper is named.
+     * One fit for the piece that goes worst into its paper; none where no paper's sheet is named.
      *
      * @param non-empty-list<PieceFigures> $pieces
+     * @param list<AddedPiece> $added those of them that go with the make
      * @return list<Fit>
      */
-    public static function fits(array $pieces, SizingRequest $request): array
+    public static function fits(array $pieces, SizingRequest $request, array $added = []): array
     {
-        $paper = $request->paper->sheet;
-        if ($paper === null) {
-            return [];
+        $papers = [];
+        foreach ($added as $piece) {
+            $papers[$piece->id()] = $piece->paper;
         }
         $worst = null;
         foreach ($pieces as $piece) {
+            $paper = ($papers[$piece->id] ?? $request->paperOf($piece->id))->sheet;
+            if ($paper === null) {
+                continue;
+            }
             [$need, $have] = self::tighter($piece->sheet, $paper);
             $fit = new Fit(self::ID, $need, $have, $need, Length::zero(), $piece->sheetMadeOf, piece: $piece->id);
             if ($worst === null || $fit->slack()->isLessThan($worst->slack())) {
@@ -42,7 +48,7 @@ final class FromPaper
             }
         }
 
-        return [$worst];
+        return $worst === null ? [] : [$worst];
     }
 
     /**

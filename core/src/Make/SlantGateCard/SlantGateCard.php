@@ -70,6 +70,11 @@ final readonly class SlantGateCard implements Make
         return 'slant-gate-card';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::CardToMake];

@@ -79,6 +79,11 @@ final readonly class SlopeBox implements Make
         return 'slope-box';
     }
 
+    public function body(): array
+    {
+        return [self::BOX, self::BACK];
+    }
+
     public function holds(): array
     {
         return [HeldKind::Set];
@@ -156,7 +161,7 @@ final readonly class SlopeBox implements Make
         $wide = $columns->main();
         $inside = new Extents(
             $wide->minus($t->times(self::CALIPERS_WIDE)), $high,
-            Length::min($deep, $columns->width(0), $columns->width(2))->minus($t->times(1 + $request->options->count('dividers'))),
+            Length::min($deep, $columns->width(0), $columns->width(2))->minus($t)->minus(self::dividersThick($request)),
         );
         $low = $high->minus(self::slope($plan->settings, $high));
 
@@ -371,10 +376,16 @@ final readonly class SlopeBox implements Make
         return $joins;
     }
 
+    /** All of them together. */
+    private static function dividersThick(SizingRequest $request): Length
+    {
+        return $request->caliperOf('divider')->times($request->options->count('dividers'));
+    }
+
     /** The stack with its clearance, the base's fold and the back's by half a caliper each, and every divider's own. */
     private static function depth(SizingRequest $request): MakeUp
     {
-        return BoxRoom::needed($request, Dimension::Depth, 1 + $request->options->count('dividers'));
+        return BoxRoom::needed($request, Dimension::Depth, 1)->plus(new Term(TermKind::Paper, self::dividersThick($request)));
     }
 
     private static function isOne(SizingRequest $request): bool

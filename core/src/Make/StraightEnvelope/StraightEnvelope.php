@@ -98,6 +98,11 @@ final readonly class StraightEnvelope implements Make
         return 'straight-envelope';
     }
 
+    public function body(): array
+    {
+        return [self::PIECE];
+    }
+
     public function holds(): array
     {
         return [HeldKind::Card];

@@ -28,6 +28,7 @@ use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Planning;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridSheet;
@@ -48,6 +49,11 @@ final readonly class TrayAndLid implements Make
     public function id(): string
     {
         return 'tray-and-lid';
+    }
+
+    public function body(): array
+    {
+        return [self::TRAY];
     }
 
     public function holds(): array
@@ -102,8 +108,8 @@ final readonly class TrayAndLid implements Make
         $real = $tray->settle($planning->settings());
         $over = fn (GridAxis $axis): MakeUp => MakeUp::of(
             new Term(TermKind::Tray, $axis->main()),
-            new Term(TermKind::Paper, $request->paper->caliper->times($lidWall->calipersOver())),
-            new Term(TermKind::Mats, self::mats($request)),
+            new Term(TermKind::Paper, self::over($lidWall, $request)),
+            new Term(TermKind::Mats, self::mats($request, $axis->axis)),
             new Term(TermKind::Play, $chosen['lidPlay']),
         );
         $lid = $lidWall->plan($planning, self::LID, $request, $over($real->columns), $over($real->rows), MakeUp::of(new Term(TermKind::Depth, $chosen['lidDepth'])), $lidWall->play()->bestAt($chosen['lidPlay']));
@@ -117,10 +123,10 @@ final readonly class TrayAndLid implements Make
         [$trayWall, $lidWall] = self::walls($request);
         [$tray, $lid] = [$plan->grid(self::TRAY), $plan->grid(self::LID)];
         $pieces = [PieceFigures::ofGrid(self::TRAY, $tray), PieceFigures::ofGrid(self::LID, $lid)];
-        $t = $request->paper->caliper;
+        [$t, $over] = [$request->caliperOf(self::TRAY), $request->caliperOf(self::LID)];
         [$wallHeight, $lidHeight] = [self::wallHeight($tray), self::wallHeight($lid)];
         $inside = new Extents($tray->columns->main()->minus($t->times($trayWall->calipersInside(Dimension::Width))), $tray->rows->main()->minus($t->times($trayWall->calipersInside(Dimension::Height))), $wallHeight->minus($t->timesNearest(1, 2)));
-        $closed = new Extents($lid->columns->main()->plus($t), $lid->rows->main()->plus($t), self::closedHeight($wallHeight, $lidHeight, $t));
+        $closed = new Extents($lid->columns->main()->plus($over), $lid->rows->main()->plus($over), self::closedHeight($wallHeight, $lidHeight, $t, $over));
 
         return new Figures($request, $plan->settings, $pieces, $inside, $closed, [
             ...BoxRoom::fits($request, $inside, Fit::handMiss()->times(3)),
@@ -138,7 +144,7 @@ final readonly class TrayAndLid implements Make
         $wall = self::walls($figures->request)[$piece === self::TRAY ? 0 : 1];
         $pattern = $wall->pattern($piece, $grid, $figures->request);
         if ($piece === self::LID) {
-            $up = Length::max(self::wallHeight($figures->grid(self::TRAY)), self::wallHeight($grid))->plus($figures->request->paper->caliper);
+            $up = Length::max(self::wallHeight($figures->grid(self::TRAY)), self::wallHeight($grid))->plus($figures->request->caliperOf(self::LID));
 
             return new Shape($pattern, places: [Place::turnedOver($grid->sheet(), $figures->piece(self::TRAY)->sheet, $up->toMillimetres())]);
         }
@@ -184,7 +190,7 @@ final readonly class TrayAndLid implements Make
             // The finished tray is measured, and the lid follows it.
             ...$lid->cutAndScore(advice: ['measure-the-finished-tray']),
             ...$lidWall->cutAndFold($lid, $request, ['decorate-flat']),
-            ...$lidWall->tryAndGlue($lid, self::play($figures, $lidWall), $request->paper->caliper),
+            ...$lidWall->tryAndGlue($lid, self::play($figures, $lidWall), $request->caliperOf(self::LID)),
             new WorkStep('tray/fill', Deed::Fill, self::TRAY, phase: 1),
             $lid->step('close', Deed::Close, null),
         ];
@@ -219,9 +225,15 @@ final readonly class TrayAndLid implements Make
     }
 
     /** The lid's base lies on the tray's walls: half a caliper of the floor below, the lid's own above; or the lid's walls reach to the table. */
-    private static function closedHeight(Length $tray, Length $lid, Length $t): Length
+    private static function closedHeight(Length $tray, Length $lid, Length $t, Length $over): Length
     {
-        return Length::max($tray->plus($t), $lid)->plus($t->timesNearest(1, 2));
+        return Length::max($tray->plus($over, $t->timesNearest(1, 2)), $lid->plus($over->timesNearest(1, 2)));
+    }
+
+    /** The paper between the scores of the tray and of the lid: half of the tray's on both sides, the rest the lid's own. */
+    private static function over(Wall $wall, SizingRequest $request): Length
+    {
+        return $request->caliperOf(self::TRAY)->plus($request->caliperOf(self::LID)->times($wall->calipersOver() - 1));
     }
 
     private static function wallHeight(GridSheet $grid): Length
@@ -229,13 +241,14 @@ final readonly class TrayAndLid implements Make
         return $grid->columns->width($grid->columns->main - 1);
     }
 
-    /** What mats on the tray's walls take from both sides of the lid: a caliper each, where there are any. */
-    private static function mats(SizingRequest $request): Length
+    /** What lies on the tray's two walls that face one way takes from the lid's play. */
+    private static function mats(SizingRequest $request, Axis $axis): Length
     {
-        return $request->border === null ? Length::zero() : $request->paper->caliper->times(2);
+        [$one, $other] = $axis === Axis::Width ? ['left', 'right'] : ['bottom', 'top'];
+
+        return $request->layersOn(self::TRAY."/$one-wall")->plus($request->layersOn(self::TRAY."/$other-wall"));
     }
 
-    /** @param Length $larger by how much the lid is larger than the tray, where that is least */
     /**
      * Reckoned where it is tightest; but a lid that is far too large one way falls off whatever it is the other way: by more than the trimmer's
      * step and the paper of its tabs, that lie along one of the directions only.
@@ -243,8 +256,8 @@ final readonly class TrayAndLid implements Make
     private static function lidGoesOn(Length $wider, Length $higher, Wall $wall, SizingRequest $request): Fit
     {
         $band = $wall->play();
-        $t = $request->paper->caliper;
-        $plays = array_map(fn (Length $larger): Length => $larger->minus($t->times($wall->calipersOver()))->minus(self::mats($request)), [$wider, $higher]);
+        $t = $request->caliperOf(self::LID);
+        $plays = array_map(fn (Length $larger, Axis $axis): Length => $larger->minus(self::over($wall, $request))->minus(self::mats($request, $axis)), [$wider, $higher], [Axis::Width, Axis::Height]);
         [$tightest, $loosest] = [Length::min(...$plays), Length::max(...$plays)];
         $isFarTooLarge = $loosest->minus($t->times(2))->minus($request->tools->cut->size)->isMoreThan($band->most());
         $play = $isFarTooLarge && $band->contains($tightest) ? $loosest : $tightest;

@@ -91,7 +91,7 @@ final readonly class Wall
     public function plan(Planning $planning, string $piece, SizingRequest $request, MakeUp $length, MakeUp $width, MakeUp $height, ?Band $play = null): GridPlan
     {
         $walls = Strip::atLeast('walls', $height);
-        $strips = $this->isDoubled ? [$this->hems($planning, $request, $height), $walls] : [$walls];
+        $strips = $this->isDoubled ? [$this->hems($planning, $piece, $request, $height), $walls] : [$walls];
 
         return new GridPlan(
             AxisPlan::of($planning, $piece, Axis::Width, $strips, $length, $strips, band: $play, isAlike: true),
@@ -100,12 +100,12 @@ final readonly class Wall
     }
 
     /** As high as the wall, or shorter by the paper it is folded round and a little, which scored nearer to the edge it is. */
-    private function hems(Planning $planning, SizingRequest $request, MakeUp $height): Strip
+    private function hems(Planning $planning, string $piece, SizingRequest $request, MakeUp $height): Strip
     {
         if ($request->options->choice('hem') === self::ALIKE) {
             return Strip::atLeast('hems', $height);
         }
-        $shorter = self::hemShorterBy($request);
+        $shorter = self::hemShorterBy($request, $piece);
         $wall = $planning->score()->up($height->figure());
 
         return Strip::atMost('hems', MakeUp::of(new Term(TermKind::Wall, $wall), ...array_map(fn (Term $term) => new Term($term->kind, $term->amount->times(-1)), $shorter->terms)));
@@ -114,16 +114,16 @@ final readonly class Wall
     /** Whether each hem is shorter than its wall by the paper that it is folded round; null where there is no hem, or it is left alike in thin card. */
     public function hemLiesFlat(string $id, GridSheet $grid, SizingRequest $request): ?Fit
     {
-        if (! $this->isDoubled || ($request->options->choice('hem') === self::ALIKE && ! $request->paper->caliper->isMoreThan(self::thinCard()))) {
+        if (! $this->isDoubled || ($request->options->choice('hem') === self::ALIKE && ! $request->caliperOf($id)->isMoreThan(self::thinCard()))) {
             return null;
         }
         $shorter = [];
         foreach ([$grid->columns, $grid->rows] as $axis) {
             array_push($shorter, $axis->width(1)->minus($axis->width(0)), $axis->width(3)->minus($axis->width(4)));
         }
-        $needed = self::hemShorterBy($request);
+        $needed = self::hemShorterBy($request, $id);
 
-        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter), $request->paper->caliper, Fit::handMiss(), $needed, piece: $id);
+        return new Fit('hem-lies-flat', $needed->figure(), Length::min(...$shorter), $request->caliperOf($id), Fit::handMiss(), $needed, piece: $id);
     }
 
     /** In card up to so thick many leave hem and wall alike; common practice, no source. */
@@ -349,9 +349,9 @@ final readonly class Wall
     }
 
     /** A hem is shorter than its wall by the paper and a little, so that it lies flat. */
-    private static function hemShorterBy(SizingRequest $request): MakeUp
+    private static function hemShorterBy(SizingRequest $request, string $piece): MakeUp
     {
-        return MakeUp::of(new Term(TermKind::Paper, $request->paper->caliper), new Term(TermKind::Margin, Fit::handMiss()));
+        return MakeUp::of(new Term(TermKind::Paper, $request->caliperOf($piece)), new Term(TermKind::Margin, Fit::handMiss()));
     }
 
     public function pattern(string $piece, GridSheet $grid, SizingRequest $request): Pattern

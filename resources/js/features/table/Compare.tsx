@@ -217,13 +217,7 @@ function Column({ id, title, catalogue, scale, onView, onKeep, onDrop }: ColumnP
       {view && (
         <>
           <div className="relative bg-table/60" style={{ height: SHEET_PX.height }}>
-            <Board
-              design={view.design}
-              pieces={view.design.pieces.slice(0, 1)}
-              scale={scale}
-              colour={view.choices['/paper/colour']}
-              hasLens={false}
-            />
+            <Board design={view.design} pieces={view.design.pieces.slice(0, 1)} scale={scale} hasLens={false} />
           </div>
           <div className="compact px-4 py-2">
             <Sentence book={book} view={view} catalogue={catalogue} />

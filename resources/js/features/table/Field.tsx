@@ -1,6 +1,7 @@
 import type { DesignView } from '@/api/client'
 import { LengthField } from '@/ui/LengthField'
 import { words } from '@/words'
+import { fieldName } from '@/ui/fieldName'
 import type { DraftBook } from './draftBook'
 import { saidOf } from './sentence/Wrong'
 
@@ -23,7 +24,7 @@ export function Field({ book, view, at }: FieldProps) {
   return (
     <>
       <LengthField
-        label={words(`field${at.replaceAll('/', '.')}`)}
+        label={fieldName(at)}
         value={field.text}
         draft={draft?.text}
         isWrong={draft?.problem !== undefined}

@@ -23,8 +23,17 @@ function show(name: string) {
   const state = { view: null, drafts: {}, pending: [], saving: 'unanswered', trouble: null }
   const set = vi.fn()
   const book = { use: (select: (of: typeof state) => unknown) => select(state), set } as unknown as DraftBook
-  const view = { id: 'd', spec: {}, fields: {}, choices: { '/closure': 'none' }, design } as unknown as DesignView
-  render(<FiguresAside book={book} view={view} pieces={design.pieces} room="across" request={null} />)
+  const view = { id: 'd', spec: {}, fields: {}, choices: {}, design } as unknown as DesignView
+  render(
+    <FiguresAside
+      book={book}
+      view={view}
+      pieces={design.pieces}
+      room="across"
+      request={null}
+      onChoose={() => undefined}
+    />,
+  )
   return { design, set }
 }
 
@@ -40,7 +49,9 @@ it('sends what a remedy says to whoever keeps the design', async () => {
 
 it('redraws only the rows that light up or go out', async () => {
   const { design } = show('shaker-tray-doubled')
-  const rows = screen.getAllByRole('button').filter((row) => row.getAttribute('aria-expanded') !== null)
+  const rows = screen
+    .getAllByRole('button')
+    .filter((row) => row.getAttribute('aria-expanded') !== null && !row.hasAttribute('aria-haspopup'))
   drawn.texts = []
   await userEvent.hover(rows[0] as HTMLElement)
   expect(useLit.getState().measures).not.toEqual([])

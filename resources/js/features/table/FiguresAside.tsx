@@ -9,6 +9,8 @@ import { Fits } from './Fits'
 import { GoesWith } from './GoesWith'
 import { Measures } from './Measures'
 import { Steps } from './Steps'
+import { madeOf } from './with/additions'
+import { PaperPart } from './with/PaperPart'
 import { light, NOTHING_LIT } from './lit'
 import { measuresOf, useAlternatives } from './useAlternatives'
 
@@ -20,11 +22,14 @@ interface FiguresAsideProps {
   room: Room
   /** The request, where there is no room for it above the drawing. */
   request: ReactNode
+  /** Shows one of the pieces alone. */
+  onChoose: (piece: string) => void
 }
 
 /** The measures with the fits they make, and the steps that set them; pointing at one lights what belongs to it. */
-export function FiguresAside({ book, view, pieces, room, request }: FiguresAsideProps) {
+export function FiguresAside({ book, view, pieces, room, request, onChoose }: FiguresAsideProps) {
   const { design } = view
+  const made = madeOf(design)
   const isSaved = book.use((state) => state.saving === 'saved')
   const alternatives = useAlternatives(view, isSaved)
   const pointAtFit = (fit: string | null) => {
@@ -35,8 +40,23 @@ export function FiguresAside({ book, view, pieces, room, request }: FiguresAside
     <div>
       {pieces.map((piece) => (
         <section key={piece.id}>
-          {pieces.length > 1 && <h2 className="mt-2 px-2 text-lg">{pieceName(piece)}</h2>}
-          <Measures piece={piece} alternatives={alternatives} isOneOfSeveral={design.pieces.length > 1} />
+          {design.pieces.length > 1 && (
+            <h2 className="mt-2 px-2 text-lg">
+              {pieceName(piece)}
+              {piece.role === 'made' && (design.papers.length > 1 || made.length > 1) && (
+                <span className="sentence ml-2 inline! text-[1rem]! font-normal">
+                  {words('with.from')}{' '}
+                  <PaperPart
+                    book={book}
+                    view={view}
+                    at={`/pieces/${piece.id}/paper`}
+                    paper={piece.paper || undefined}
+                  />
+                </span>
+              )}
+            </h2>
+          )}
+          <Measures piece={piece} alternatives={alternatives} pieces={design.pieces} />
         </section>
       ))}
     </div>
@@ -47,13 +67,13 @@ export function FiguresAside({ book, view, pieces, room, request }: FiguresAside
         {words('fits.title')}
       </h2>
       <Fits
-        isOneOfSeveral={design.pieces.length > 1}
+        pieces={design.pieces}
         checks={design.checks}
         alternatives={alternatives}
         onRemedy={(changes) => book.set(changes)}
         onPoint={pointAtFit}
       />
-      {pieces[0] && <GoesWith book={book} view={view} piece={pieces[0]} />}
+      <GoesWith view={view} onChoose={onChoose} />
     </div>
   )
   if (room === 'large')

@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
-import type { Change, Check } from '@/api/client'
+import type { Change, Check, Piece } from '@/api/client'
 import { Fits } from './Fits'
 
 const check = (some: Partial<Check>): Check => ({
@@ -31,6 +31,11 @@ const check = (some: Partial<Check>): Check => ({
   ...some,
 })
 
+const TWO = [
+  { id: 'tray', count: 1, name: 'Tray' },
+  { id: 'lid', count: 1, name: 'Lid' },
+] as Piece[]
+
 function show(checks: Check[], isOneOfSeveral = false) {
   const onRemedy = vi.fn<(changes: Change[]) => void>()
   render(
@@ -38,7 +43,7 @@ function show(checks: Check[], isOneOfSeveral = false) {
       alternatives={null}
       onPoint={() => undefined}
       checks={checks}
-      isOneOfSeveral={isOneOfSeveral}
+      pieces={isOneOfSeveral ? TWO : TWO.slice(0, 1)}
       onRemedy={onRemedy}
     />,
   )

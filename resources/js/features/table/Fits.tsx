@@ -1,26 +1,37 @@
 import { useState } from 'react'
-import type { Alternative, Change, Check } from '@/api/client'
+import type { Alternative, Change, Check, Piece } from '@/api/client'
 import { Figure } from '@/ui/Figure'
 import { Said } from '@/ui/Said'
 import { hasWords, words } from '@/words'
-import { pieceName } from '@/ui/pieceName'
+import { nameOfPiece } from '@/ui/pieceName'
 import { useLit } from './lit'
 import { fitKey, fitsOf } from './useAlternatives'
 
 interface FitsProps {
   checks: Check[]
-  /** Whether the design has more than one piece, so that a fit says which it is about. */
-  isOneOfSeveral: boolean
+  /** All of the design: of several, a fit says which it is about. */
+  pieces: Piece[]
   /** What each figure would do, so that the fits light up that hang on what is pointed at. */
   alternatives: Alternative[] | null
   onRemedy: (changes: Change[]) => void
   onPoint: (fit: string | null) => void
 }
 
+/** Fits of each thing that goes with it: said where they fail, or there would be a row for every mat. */
+const QUIET = new Set([
+  'mat-shows-border',
+  'window-inside-panel',
+  'window-inside-mat',
+  'backing-inside-panel',
+  'label-inside-panel',
+  'band-overlaps',
+  'closure-clear-of-window',
+])
+
 /** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */
 export function Fits({ checks, ...rest }: FitsProps) {
   const worstFirst = checks
-    .filter(({ hint }) => !hint)
+    .filter(({ hint, id, ok }) => !hint && !(ok && QUIET.has(id)))
     .sort((a, b) => Number(a.ok) - Number(b.ok) || Number(b.critical) - Number(a.critical) || a.slack - b.slack)
   return (
     <ul className="space-y-0.5">
@@ -42,7 +53,7 @@ export function Fits({ checks, ...rest }: FitsProps) {
   )
 }
 
-function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<FitsProps, 'checks'> & { check: Check }) {
+function Row({ check, pieces, alternatives, onRemedy, onPoint }: Omit<FitsProps, 'checks'> & { check: Check }) {
   const isLit = useLit((lit) => fitsOf(alternatives, lit.piece, lit.measures).has(fitKey(check)))
   return (
     <li
@@ -59,7 +70,7 @@ function Row({ check, isOneOfSeveral, alternatives, onRemedy, onPoint }: Omit<Fi
       <div className="fit-row px-2 py-1">
         <span className="leading-tight">
           {words(`check.${check.id}`)}
-          {check.piece && isOneOfSeveral && ` (${pieceName({ id: check.piece, count: 1 })})`}
+          {check.piece && pieces.length > 1 && ` (${nameOfPiece(pieces, check.piece)})`}
           {check.state && hasWords(`check.${check.id}.${check.state}`) && (
             <span className="block text-[0.95rem] text-soft">{words(`check.${check.id}.${check.state}`)}</span>
           )}

@@ -5,27 +5,27 @@ import { Figure } from '@/ui/Figure'
 import { words } from '@/words'
 import { light, NOTHING_LIT, useIsLit } from './lit'
 import { measureRows, rowNote, type MeasureRow } from './measureRows'
-import { pieceName } from '@/ui/pieceName'
+import { nameOfPiece } from '@/ui/pieceName'
 
 interface MeasuresProps {
   piece: Piece
   alternatives: Alternative[] | null
-  /** Whether the design has more than one piece, so that a fit says which it is about. */
-  isOneOfSeveral: boolean
+  /** All of the design: of several, a fit says which it is about. */
+  pieces: Piece[]
 }
 
 /** What the hand sets, in the order it is set; each figure opens into what it is made of, and what a step up or down would do. */
-export function Measures({ piece, alternatives, isOneOfSeveral }: MeasuresProps) {
+export function Measures({ piece, alternatives, pieces }: MeasuresProps) {
   return (
     <ol className="divide-y divide-line">
       {measureRows(piece).map((row) => (
-        <Row key={row.key + row.measures.join()} {...{ piece, row, alternatives, isOneOfSeveral }} />
+        <Row key={row.key + row.measures.join()} {...{ piece, row, alternatives, pieces }} />
       ))}
     </ol>
   )
 }
 
-function Row({ piece, row, alternatives, isOneOfSeveral }: MeasuresProps & { row: MeasureRow }) {
+function Row({ piece, row, alternatives, pieces }: MeasuresProps & { row: MeasureRow }) {
   const note = rowNote(row)
   const isLit = useIsLit(piece.id, row.measures)
   const lightThese = () => light({ piece: piece.id, measures: row.measures })
@@ -55,7 +55,7 @@ function Row({ piece, row, alternatives, isOneOfSeveral }: MeasuresProps & { row
         </Collapsible.Trigger>
         <Collapsible.Content>
           <MadeOf terms={row.madeOf} total={row.text} />
-          <StepsAway {...{ piece, row, alternatives, isOneOfSeveral }} />
+          <StepsAway {...{ piece, row, alternatives, pieces }} />
         </Collapsible.Content>
       </Collapsible.Root>
     </li>
@@ -106,10 +106,10 @@ function MadeOf({ terms, total }: { terms: Term[]; total: string }) {
 /** Less than what is shown of a figure. */
 const isNothing = (text: string) => /^-?0 /.test(text)
 
-type StepsAwayProps = Pick<MeasuresProps, 'piece' | 'alternatives' | 'isOneOfSeveral'> & { row: MeasureRow }
+type StepsAwayProps = Pick<MeasuresProps, 'piece' | 'alternatives' | 'pieces'> & { row: MeasureRow }
 
 /** The same setting a step up and a step down, and what each would leave of the fits. */
-function StepsAway({ piece, row, alternatives, isOneOfSeveral }: StepsAwayProps) {
+function StepsAway({ piece, row, alternatives, pieces }: StepsAwayProps) {
   const away = (alternatives ?? []).filter(
     (one) => one.piece === piece.id && one.measures.some((measure) => row.measures.includes(measure)),
   )
@@ -137,7 +137,7 @@ function StepsAway({ piece, row, alternatives, isOneOfSeveral }: StepsAwayProps)
                 >
                   <span>
                     {words(`check.${fit.id}`)}
-                    {fit.piece && isOneOfSeveral && ` (${pieceName({ id: fit.piece, count: 1 })})`}
+                    {fit.piece && pieces.length > 1 && ` (${nameOfPiece(pieces, fit.piece)})`}
                   </span>
                   <span className="text-right whitespace-nowrap">
                     {!fit.ok && `${words(isNothing(fit.spare) ? 'measure.just-no-more' : 'measure.no-more')} `}

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { Catalogue, DesignView } from '@/api/client'
 import { ErrorNote } from '@/ui/ErrorNote'
@@ -19,6 +19,8 @@ import { Unkept } from './Unkept'
 import { useShown, useViewKeys } from './useShown'
 import { usePicture } from './usePicture'
 import { ViewBar } from './ViewBar'
+import { PanelMenu, type PointedAt } from './with/PanelMenu'
+import { With } from './with/With'
 
 const FoldView = lazy(() => import('./fold/FoldView'))
 
@@ -89,6 +91,8 @@ function Laid({ book, view, catalogue }: LaidProps) {
   const room = useRoom()
   const hasSentence = room !== 'narrow' && room !== 'short'
   const { pieces, isFold } = shown
+  const [pointedAt, setPointedAt] = useState<PointedAt | null>(null)
+  const pointAt = useCallback((on: string, x: number, y: number) => setPointedAt({ on, x, y }), [])
   const first = pieces[0]
   if (!first) return null
   const request = <Request book={book} view={view} catalogue={catalogue} />
@@ -128,23 +132,26 @@ function Laid({ book, view, catalogue }: LaidProps) {
                     pieces={design.pieces}
                     chosen={shown.chosen}
                     picture={picture}
-                    colour={view.choices['/paper/colour']}
+                    design={design}
                   />
                 </Suspense>
               ) : (
-                <LitBoard
-                  design={design}
-                  pieces={pieces}
-                  isToOneScale={shown.isToOneScale}
-                  colour={view.choices['/paper/colour']}
-                />
+                <LitBoard design={design} pieces={pieces} isToOneScale={shown.isToOneScale} onPanel={pointAt} />
               )}
             </div>
-            {!isFold && <Legend pieces={pieces} />}
+            {!isFold && <Legend design={design} pieces={pieces} />}
           </section>
-          <FiguresAside book={book} view={view} pieces={pieces} room={room} request={hasSentence ? null : request} />
+          <FiguresAside
+            book={book}
+            view={view}
+            pieces={pieces}
+            room={room}
+            request={hasSentence ? null : request}
+            onChoose={(piece) => shown.set('piece', piece)}
+          />
         </div>
       </Main>
+      {pointedAt && <PanelMenu {...{ book, view }} at={pointedAt} onClose={() => setPointedAt(null)} />}
       <Changes design={design} />
     </div>
   )
@@ -155,6 +162,7 @@ function Request({ book, view, catalogue }: LaidProps) {
   return (
     <div className="py-2">
       <Sentence book={book} view={view} catalogue={catalogue} />
+      <With book={book} view={view} />
       <Wrong book={book} />
     </div>
   )

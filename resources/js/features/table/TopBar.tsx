@@ -23,6 +23,7 @@ import {
   Shapes,
   Smartphone,
   Table2,
+  Tags,
   Undo2,
   type LucideIcon,
 } from 'lucide-react'
@@ -238,6 +239,9 @@ function HandOn({ view, piece, onCut, onNotes, onSaid, isShort, children }: Hand
     { icon: ImageIcon, key: 'pictures', href: files.measures(view.id) },
     { icon: Layers2, key: `template.${paper}`, href: files.template(view.id, paper) },
     { icon: Layers2, key: `template.${other}`, href: files.template(view.id, other) },
+    ...(view.design.pieces.some(({ role }) => role === 'label')
+      ? [{ icon: Tags, key: 'labels', href: files.labels(view.id, paper) }]
+      : []),
     { icon: PencilRuler, key: 'svg', href: files.svg(view.id, piece.id) },
     { icon: Ruler, key: 'dxf', href: files.dxf(view.id, piece.id) },
     { icon: PenTool, key: 'hpgl', href: files.hpgl(view.id, piece.id) },

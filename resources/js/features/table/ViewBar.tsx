@@ -12,6 +12,9 @@ import type { Shown } from './useShown'
 /** Thinner than this, nobody asks how thick it is. */
 const THICK_MM = 6
 
+/** More pieces than these stand in a list. */
+const FEW = 4
+
 interface ViewBarProps {
   view: DesignView
   shown: Shown
@@ -28,6 +31,7 @@ const pieceFace = (pieces: Piece[], id: string | null) => {
 /** Flat or folding, which piece, and how large the finished thing is. */
 export function ViewBar({ view, shown, picture, room }: ViewBarProps) {
   const isTight = room === 'narrow' || room === 'short'
+  const isMany = view.design.pieces.length > FEW
   const { design } = view
   const isSeveral = design.pieces.length > 1
   return (
@@ -53,7 +57,7 @@ export function ViewBar({ view, shown, picture, room }: ViewBarProps) {
               {pieceName(piece)}
             </p>
           ))}
-      {isSeveral && isTight && (
+      {isSeveral && (isTight || isMany) && (
         <ChoicePart
           className="choice-button"
           label={words('pieces.label')}
@@ -74,7 +78,7 @@ export function ViewBar({ view, shown, picture, room }: ViewBarProps) {
           onChoose={(id) => shown.set('piece', id === '' ? 'all' : id)}
         />
       )}
-      {isSeveral && !isTight && (
+      {isSeveral && !isTight && !isMany && (
         <PieceTabs pieces={design.pieces} now={shown.chosen} onChoose={(id) => shown.set('piece', id ?? 'all')} />
       )}
       {isSeveral && !isTight && !shown.isFold && shown.chosen === null && (

@@ -1,7 +1,7 @@
 import type { Sized } from '@/api/client'
 import { words } from '@/words'
 import { measureRows } from './measureRows'
-import { pieceName } from '@/ui/pieceName'
+import { nameOfPiece, pieceName } from '@/ui/pieceName'
 
 export interface ComparedRow {
   key: string
@@ -56,7 +56,7 @@ function cellsOf(design: Sized): Cells {
   for (const check of design.checks) {
     const name = words(`check.${check.id}`)
     const label =
-      check.piece && design.pieces.length > 1 ? `${name} (${pieceName({ id: check.piece, count: 1 })})` : name
+      check.piece && design.pieces.length > 1 ? `${name} (${nameOfPiece(design.pieces, check.piece)})` : name
     put(
       `check ${check.id} ${check.piece}`,
       words('fits.title'),

@@ -26,10 +26,11 @@ export function useShown(all: Piece[]) {
   const only = all.find((piece) => piece.id === asked)
   const isAll = asked === 'all' && all.length > 1
   const chosen = isAll ? null : (only?.id ?? null)
-  // The fold shows what belongs together unless one piece is asked for; the table shows one sheet unless all are.
+  const made = useMemo(() => all.filter(({ role }) => role === 'made'), [all])
+  // What goes with it lies on it, unless it is asked for alone. The fold shows what belongs together unless one piece is asked for; the table shows one sheet unless all are.
   const sheets = useMemo(
-    () => (isAll ? all : all.filter((piece) => piece.id === (only?.id ?? all[0]?.id))),
-    [all, isAll, only?.id],
+    () => (isAll ? made : all.filter((piece) => piece.id === (only?.id ?? all[0]?.id))),
+    [all, made, isAll, only?.id],
   )
   return {
     pieces: sheets,

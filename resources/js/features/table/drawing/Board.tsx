@@ -19,7 +19,8 @@ interface BoardProps {
   /** Pixels to a millimetre, where it must be the same as elsewhere. */
   scale?: number
   lit?: Lit
-  colour?: string | undefined
+  /** A panel was pressed: as the request names it, and where. */
+  onPanel?: (on: string, x: number, y: number) => void
   /** Whether it can be looked at more closely. */
   hasLens?: boolean
   onLight?: (lit: Lit) => void
@@ -39,7 +40,7 @@ export const Board = memo(function Board({
   isToOneScale = true,
   scale,
   lit = NOTHING_LIT,
-  colour,
+  onPanel,
   hasLens = true,
   onLight = nothing,
 }: BoardProps) {
@@ -93,7 +94,8 @@ export const Board = memo(function Board({
               return (
                 <PieceDrawing
                   key={piece.id}
-                  {...{ design, piece, view, colour }}
+                  {...{ design, piece, view }}
+                  onPanel={piece.role === 'made' ? onPanel : undefined}
                   lit={litOn(piece)}
                   onLight={(measures) => onLight({ piece: piece.id, measures })}
                 />

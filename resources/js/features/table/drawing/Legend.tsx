@@ -1,4 +1,5 @@
-import type { Piece } from '@/api/client'
+import type { Piece, Sized } from '@/api/client'
+import { laidOn } from './laid'
 import { words } from '@/words'
 
 const LINES = [
@@ -8,9 +9,10 @@ const LINES = [
 ] as const
 
 /** What the lines of these sheets mean; only those that are on it. */
-export function Legend({ pieces }: { pieces: Piece[] }) {
+export function Legend({ design, pieces }: { design: Sized; pieces: Piece[] }) {
   const there = new Set(pieces.flatMap((piece) => piece.fold.edges_assignment))
-  const hasMats = pieces.some((piece) => piece.mats.length > 0)
+  const laid = pieces.flatMap((piece) => laidOn(design, piece))
+  const hasLaid = laid.length > 0
   return (
     <ul
       data-legend
@@ -33,23 +35,23 @@ export function Legend({ pieces }: { pieces: Piece[] }) {
           {words('legend.glue')}
         </li>
       )}
-      {hasMats && (
+      {laid.some(({ side }) => side === 'outside') && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-live/12 stroke-live" />
           </svg>
-          {words('legend.mat')}
+          {words('legend.laid')}
         </li>
       )}
-      {pieces.some((piece) => piece.liner) && (
+      {laid.some(({ side }) => side === 'inside') && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-none stroke-soft" strokeDasharray="2 3" />
           </svg>
-          {words('legend.liner')}
+          {words('legend.behind')}
         </li>
       )}
-      {!hasMats && pieces.some((piece) => piece.outline) && (
+      {!hasLaid && pieces.some((piece) => piece.outline) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <path d="M2 12V4l4-3h14v11z" className="fill-none stroke-live" strokeWidth="1.4" />
@@ -57,7 +59,7 @@ export function Legend({ pieces }: { pieces: Piece[] }) {
           {words('legend.outline')}
         </li>
       )}
-      {!hasMats && pieces.some((piece) => piece.contents) && (
+      {!hasLaid && pieces.some((piece) => piece.contents) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-live-wash stroke-soft" strokeDasharray="1.5 3" />

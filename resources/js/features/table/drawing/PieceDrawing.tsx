@@ -1,6 +1,7 @@
 import type { Piece, Sized } from '@/api/client'
 import { Rulers } from './Rulers'
 import { path, type View, type XY } from './geometry'
+import { laidOn, paperColour, ringsOf } from './laid'
 
 const STROKES: Record<string, { className: string; dash?: string; width: number }> = {
   B: { className: 'stroke-ink', width: 1.7 },
@@ -15,14 +16,22 @@ interface PieceDrawingProps {
   view: View
   /** The measures that are pointed at, as indexes into the piece's. */
   lit: number[]
-  /** The colour of the paper where it is known. */
-  colour?: string | undefined
   onLight: (measures: number[]) => void
+  /** A panel was pressed: as the request names it, and where. */
+  onPanel?: ((on: string, x: number, y: number) => void) | undefined
 }
 
 /** One piece as it lies on its tool, to scale: cuts, scores, glue, and what it holds. */
-export function PieceDrawing({ design, piece, view, lit, colour, onLight }: PieceDrawingProps) {
+export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: PieceDrawingProps) {
   const { fold } = piece
+  const laid = laidOn(design, piece)
+  // Both parts of a face with an opening are one panel.
+  const panels = new Map<string, number[][]>()
+  fold.faces_vertices.forEach((face, i) => {
+    const name = (fold['faces_gimbo:name'][i] ?? '').replace(/-part-\d+$/, '')
+    panels.set(name, [...(panels.get(name) ?? []), face])
+  })
+  const colour = paperColour(design, piece)
   const vertex = (i: number): XY => view.at((fold.vertices_coords[i] ?? [0, 0]) as unknown as XY)
   const litEdges = new Set(lit.flatMap((measure) => piece.measures[measure]?.edges ?? []))
   const measureOf = (edge: number) => {
@@ -36,8 +45,9 @@ export function PieceDrawing({ design, piece, view, lit, colour, onLight }: Piec
           <polygon
             key={i}
             points={path(face.map(vertex))}
-            className="fill-paper"
-            style={colour ? { fill: colour } : undefined}
+            className="fill-paper stroke-paper"
+            style={colour ? { fill: colour, stroke: colour } : undefined}
+            strokeWidth="0.8"
           />
         ))}
       </g>
@@ -50,16 +60,7 @@ export function PieceDrawing({ design, piece, view, lit, colour, onLight }: Piec
           data-layer="glue"
         />
       ))}
-      {piece.mats.map((mat) => (
-        <polygon
-          key={mat.face}
-          points={path((mat.ring as unknown as XY[]).map(view.at))}
-          className="fill-live/12 stroke-live"
-          strokeWidth="1"
-          data-layer="mat"
-        />
-      ))}
-      {piece.contents && piece.mats.length === 0 && (
+      {piece.contents && laid.length === 0 && (
         <polygon
           points={path((piece.contents as unknown as XY[]).map(view.at))}
           className="fill-live-wash stroke-soft"
@@ -68,7 +69,7 @@ export function PieceDrawing({ design, piece, view, lit, colour, onLight }: Piec
           data-layer="contents"
         />
       )}
-      {piece.outline && piece.mats.length === 0 && (
+      {piece.outline && laid.length === 0 && (
         <polygon
           points={path((piece.outline as unknown as XY[]).map(view.at))}
           className="fill-none stroke-live"
@@ -76,15 +77,45 @@ export function PieceDrawing({ design, piece, view, lit, colour, onLight }: Piec
           data-layer="outline"
         />
       )}
-      {piece.liner && (
-        <polygon
-          points={path((piece.liner as unknown as XY[]).map(view.at))}
-          className="fill-none stroke-soft"
-          strokeWidth="1"
-          strokeDasharray="2 3"
-          data-layer="liner"
-        />
-      )}
+      {laid.map((one, i) => (
+        <g key={i} data-layer={one.piece.role} data-laid={one.piece.id}>
+          <path
+            d={ringsOf(one.edges)
+              .map(
+                (ring) =>
+                  `M${ring
+                    .map((point) =>
+                      view
+                        .at(point)
+                        .map((n) => n.toFixed(2))
+                        .join(),
+                    )
+                    .join('L')}Z`,
+              )
+              .join('')}
+            fillRule="evenodd"
+            className={one.side === 'outside' ? 'fill-live/12 stroke-live' : 'fill-none stroke-soft'}
+            style={
+              one.side === 'outside' && paperColour(design, one.piece)
+                ? { fill: paperColour(design, one.piece), fillOpacity: 0.8 }
+                : undefined
+            }
+            strokeWidth="1.1"
+            strokeDasharray={one.side === 'outside' ? undefined : '3 3'}
+          />
+        </g>
+      ))}
+      {onPanel &&
+        [...panels].map(([name, faces]) => (
+          <path
+            key={name}
+            d={faces.map((face) => `M${path(face.map(vertex)).replaceAll(' ', 'L')}Z`).join('')}
+            fill="transparent"
+            className="panel-of-sheet"
+            data-panel={name}
+            onClick={(event) => onPanel(`${piece.id}/${name}`, event.clientX, event.clientY)}
+          />
+        ))}
       <Rulers view={view} design={design} piece={piece} lit={lit} onLight={onLight} />
       {fold.edges_vertices.map(([from, to], i) => {
         const stroke = STROKES[fold.edges_assignment[i] ?? 'B']
@@ -115,7 +146,7 @@ export function PieceDrawing({ design, piece, view, lit, colour, onLight }: Piec
           </g>
         )
       })}
-      {piece.closure && <ClosureMarks closure={piece.closure} view={view} />}
+      {piece.closure && piece.closure.slit === 0 && <ClosureMarks closure={piece.closure} view={view} />}
     </g>
   )
 }
@@ -130,7 +161,7 @@ function ClosureMarks({ closure, view }: { closure: NonNullable<Piece['closure']
         key={i}
         cx={x}
         cy={y}
-        r={6 * view.scale}
+        r={((closure.size || 12) / 2) * view.scale}
         className="fill-glue/35 stroke-glue"
         strokeWidth="1.5"
         data-layer="closure"

@@ -1,6 +1,7 @@
 import type { Piece, Sized } from '@/api/client'
 import { words } from '@/words'
 import { centroid, isInside, marksOf, middle, ticksOf, type View, type XY } from './geometry'
+import { laidOn } from './laid'
 import { heightOf, widthOf, type Label } from './labels'
 
 /** From the sheet's edge to the line of its rulers. */
@@ -16,7 +17,7 @@ export function labelsOf(design: Sized, piece: Piece, view: View, lit: number[])
     ...markLabels(design, piece, view, lit),
     ...contentsLabel(design, piece, view),
     ...dimensionLabels(piece, view),
-    ...faceLabels(piece, view),
+    ...faceLabels(piece, view, laidOn(design, piece).length > 0),
     ...tickLabels(design, view),
   ].map((label) => ({ ...label, id: `${piece.id} ${label.id}` }))
 }
@@ -73,7 +74,7 @@ function tickLabels(design: Sized, view: View): Label[] {
 
 /** The contents' size written along their own width: a card that goes in turned is read turned. */
 function contentsLabel(design: Sized, piece: Piece, view: View): Label[] {
-  if (!piece.contents || piece.mats.length > 0) return []
+  if (!piece.contents || laidOn(design, piece).length > 0) return []
   const ring = (piece.contents as unknown as XY[]).map(view.at)
   const sides = [0, 1].map((i) => {
     const [a, b] = [ring[i] ?? [0, 0], ring[i + 1] ?? [0, 0]]
@@ -88,12 +89,18 @@ function contentsLabel(design: Sized, piece: Piece, view: View): Label[] {
 }
 
 /** A face's name in its middle, where there is room for it. */
-function faceLabels(piece: Piece, view: View): Label[] {
+function faceLabels(piece: Piece, view: View, isLaid: boolean): Label[] {
   const { fold } = piece
   return fold.faces_vertices.flatMap((face, f): Label[] => {
     const name = fold['faces_gimbo:name'][f]
     // The contents' own size is written where they lie.
-    if (!name || (f === piece.folding.contents?.face && piece.mats.length === 0)) return []
+    if (
+      !name ||
+      (f === piece.folding.contents?.face && !isLaid) ||
+      fold['faces_gimbo:name'].some((other) => other?.startsWith(`${name}-part-`)) ||
+      /-part-\d+$/.test(name)
+    )
+      return []
     const corners = face.map((v) => view.at((fold.vertices_coords[v] ?? [0, 0]) as unknown as XY))
     const label = { id: `face ${f}`, text: words(`face.${name}`), kind: 'face' as const, px: 14, rank: RANK.face }
     const [w, h] = [widthOf(label) / 2, heightOf(label) / 2]

@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Minus, Pause, Play, Plus } from 'lucide-react'
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import type { Piece, Step, Still as Picture } from '@/api/client'
+import type { Piece, Step, Still as Picture, Sized } from '@/api/client'
 import { IconButton } from '@/ui/IconButton'
 import { Still } from '@/ui/Still'
 import { useSize } from '@/ui/useSize'
@@ -9,6 +9,7 @@ import { listed, words } from '@/words'
 import { pieceName } from '@/ui/pieceName'
 import { assemblyOf } from './assembly'
 import { FoldScene } from './Scene'
+import { paperColour } from '../drawing/laid'
 import { stepOf } from './stepOf'
 
 const STAGE_MS = 1300
@@ -21,14 +22,16 @@ interface FoldViewProps {
   /** What is shown where the browser draws nothing in space. */
   /** Null until it is known. */
   picture: Picture | null
-  /** The colour of the paper, where it is known. */
-  colour?: string | undefined
+  /** What its papers are, and all that lies on its pieces. */
+  design: Sized
 }
 
 /** The fold, from the flat sheet to the finished thing: turned by hand, scrubbed, or played stage by stage. */
-export default function FoldView({ pieces, steps, chosen, picture, colour: paper }: FoldViewProps) {
+export default function FoldView({ design, pieces, steps, chosen, picture }: FoldViewProps) {
   const assembly = useMemo(() => assemblyOf(pieces, chosen), [pieces, chosen])
   const last = assembly.stages.length
+  const first = assembly.parts[0]?.piece
+  const paper = first && paperColour(design, first)
   const [share, setShare] = useState(0.5)
   const [isPlaying, setPlaying] = useState(false)
   const [showsHeld, setShowsHeld] = useState(true)
@@ -64,14 +67,15 @@ export default function FoldView({ pieces, steps, chosen, picture, colour: paper
       outside: colour('--paper-outside'),
       held: colour('--held'),
       ink: colour('--ink'),
+      laid: colour('--paper-laid'),
     })
   }, [theme, paper])
   useEffect(() => {
     if (!isSized) return
-    scene.current?.show(assembly, moment, showsHeld, shapeBefore.current !== shape)
+    scene.current?.show(design, assembly, moment, showsHeld, shapeBefore.current !== shape)
     shapeBefore.current = shape
     if (canvas.current) canvas.current.dataset.moment = moment.toFixed(3)
-  }, [assembly, moment, showsHeld, shape, isSized])
+  }, [design, assembly, moment, showsHeld, shape, isSized])
 
   usePlaying(isPlaying, last, setShare, setPlaying)
   const play = useCallback(() => {
@@ -244,7 +248,7 @@ function stageWords(
   const piece = pieces.find((one) => one.id === stage.piece)
   const what =
     pieces.length > 1 && piece
-      ? words('fold.stage-of', { piece: pieceName({ id: piece.id, count: 1 }), faces: listed(faces) })
+      ? words('fold.stage-of', { piece: pieceName({ ...piece, count: 1 }), faces: listed(faces) })
       : words('fold.stage', { faces: listed(faces) })
   const step = stepOf(stage, steps)
   return step === null ? what : words('fold.step', { number: step, what })

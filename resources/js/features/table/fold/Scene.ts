@@ -5,6 +5,7 @@ import {
   BufferGeometry,
   Color,
   DirectionalLight,
+  DoubleSide,
   FrontSide,
   Group,
   LineBasicMaterial,
@@ -19,7 +20,8 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
-import type { Piece } from '@/api/client'
+import type { Piece, Sized } from '@/api/client'
+import { laidOn, layersUnder, paperColour } from '../drawing/laid'
 import { partAt, type Assembly } from './assembly'
 import type { XYZ } from './folded'
 
@@ -28,7 +30,14 @@ export interface Colours {
   outside: string
   held: string
   ink: string
+  /** What is laid on, where its paper's colour is not known. */
+  laid: string
 }
+
+/** Paper on paper is drawn this far apart at least. */
+const LEAST_LIFT_MM = 0.35
+
+const CLEAR = 'clear '
 
 const TURN_STEP = Math.PI / 24
 const FIELD_DEGREES = 32
@@ -60,6 +69,9 @@ export class FoldScene {
     polygonOffsetUnits: 1,
   })
   private readonly lines = new LineBasicMaterial()
+  private readonly papers = new Map<string, MeshLambertMaterial>()
+  private plain = '#ffffff'
+  private design: Pick<Sized, 'pieces' | 'papers'> = { pieces: [], papers: [] }
   private assembly: Assembly = { parts: [], stages: [] }
   private moment = 0
   private showsHeld = true
@@ -94,6 +106,8 @@ export class FoldScene {
     this.outside.color = new Color(colours.outside)
     this.held.color = new Color(colours.held)
     this.lines.color = new Color(colours.ink)
+    this.plain = colours.laid
+    this.papers.get('')?.color.set(colours.laid)
     this.draw()
   }
 
@@ -105,7 +119,14 @@ export class FoldScene {
   }
 
   /** Another design, or the same one changed; looked at afresh when its shape is another. */
-  show(assembly: Assembly, moment: number, showsHeld: boolean, isAnother: boolean) {
+  show(
+    design: Pick<Sized, 'pieces' | 'papers'>,
+    assembly: Assembly,
+    moment: number,
+    showsHeld: boolean,
+    isAnother: boolean,
+  ) {
+    this.design = design
     this.assembly = assembly
     this.moment = moment
     this.showsHeld = showsHeld
@@ -169,6 +190,21 @@ export class FoldScene {
     this.camera.updateProjectionMatrix()
   }
 
+  /** Paper of a colour, both of its sides alike. */
+  private laidIn(colour: string): MeshLambertMaterial {
+    const known = this.papers.get(colour)
+    if (known) return known
+    const isClear = colour.startsWith(CLEAR)
+    const material = new MeshLambertMaterial({
+      side: DoubleSide,
+      color: new Color(colour.replace(CLEAR, '') || this.plain),
+      transparent: isClear,
+      opacity: isClear ? 0.45 : 1,
+    })
+    this.papers.set(colour, material)
+    return material
+  }
+
   private clear() {
     for (const geometry of this.laid) geometry.dispose()
     this.laid = []
@@ -180,19 +216,47 @@ export class FoldScene {
     const paper = new Soup()
     const held = new Soup()
     const outlines: number[] = []
+    const others = new Map<string, Soup>()
     for (const part of this.assembly.parts) {
-      const { faces, edges, contents } = partAt(part, this.assembly.stages, this.moment)
+      const { faces, edges, contents, at } = partAt(part, this.assembly.stages, this.moment)
       const flat = part.piece.fold
+      const joined = new Set(
+        flat.edges_vertices.flatMap(([a, b], e) =>
+          flat.edges_assignment[e] === 'J' ? [`${a} ${b}`, `${b} ${a}`] : [],
+        ),
+      )
       faces.forEach((ring, f) => {
         const corners = (flat.faces_vertices[f] ?? []).map(
           (v) => (flat.vertices_coords[v] ?? [0, 0]) as [number, number],
         )
         paper.polygon(ring, corners)
-        outline(outlines, ring)
+        outline(outlines, ring, (i, next) =>
+          joined.has(`${flat.faces_vertices[f]?.[i]} ${flat.faces_vertices[f]?.[next]}`),
+        )
       })
       for (const ring of edges) {
         paper.quad(ring)
         outline(outlines, ring)
+      }
+      for (const one of laidOn(this.design, part.piece, part.piece.count > 1 ? part.copy : undefined)) {
+        // Vellum and film let through what lies behind them.
+        const colour = `${one.piece.role === 'backing' ? CLEAR : ''}${paperColour(this.design, one.piece) ?? ''}`
+        const soup = others.get(colour) ?? new Soup()
+        others.set(colour, soup)
+        // On the side it is glued to, above what lies under it: as thick as that is, and at least to be told apart.
+        const side = one.side === 'inside' ? 1 : -1
+        const above = side * Math.max(LEAST_LIFT_MM * (1 + layersUnder(this.design, one.piece)), one.piece.below ?? 0)
+        for (const { on, ring } of one.faces) {
+          const face = flat['faces_gimbo:name'].indexOf(on)
+          if (face < 0) continue
+          const corners = ring.map((point) => at(face, point, above))
+          soup.polygon(corners, ring as Array<[number, number]>)
+        }
+        for (const [from, to] of one.edges) {
+          const face = flat['faces_gimbo:name'].indexOf(one.faces[0]?.on ?? '')
+          if (face >= 0 && one.faces.every(({ on }) => on === one.faces[0]?.on))
+            outlines.push(...at(face, from, above), ...at(face, to, above))
+        }
       }
       if (contents && this.showsHeld) {
         const { under, top } = contents
@@ -209,8 +273,10 @@ export class FoldScene {
     const lines = new BufferGeometry()
     lines.setAttribute('position', new BufferAttribute(new Float32Array(outlines), 3))
     const block = held.geometry()
-    this.laid = [sheet, lines, block]
+    const laid = [...others].map(([colour, soup]) => ({ geometry: soup.geometry(), material: this.laidIn(colour) }))
+    this.laid = [sheet, lines, block, ...laid.map(({ geometry }) => geometry)]
     this.table.add(
+      ...laid.map(({ geometry, material }) => new Mesh(geometry, material)),
       new Mesh(sheet, this.inside),
       new Mesh(sheet, this.outside),
       new Mesh(block, this.held),
@@ -266,6 +332,10 @@ class Soup {
   }
 }
 
-function outline(lines: number[], ring: XYZ[]) {
-  ring.forEach((corner, i) => lines.push(...corner, ...(ring[(i + 1) % ring.length] ?? corner)))
+/** Every side of a ring, but for those that part one face. */
+function outline(lines: number[], ring: XYZ[], isNone: (from: number, to: number) => boolean = () => false) {
+  ring.forEach((corner, i) => {
+    const next = (i + 1) % ring.length
+    if (!isNone(i, next)) lines.push(...corner, ...(ring[next] ?? corner))
+  })
 }

@@ -4,6 +4,8 @@ import { foldedAt, placedAt, type Folded, type XYZ } from './folded'
 /** One sheet of paper in the scene: a piece, or one of several copies of it. */
 export interface Part {
   piece: Piece
+  /** Which of its copies. */
+  copy: number
   /** The moment at which its first fold begins. */
   begins: number
   /** Where it ends among the others; null when it is shown by itself. */
@@ -31,10 +33,11 @@ export function assemblyOf(pieces: readonly Piece[], chosen: string | null): Ass
   let x = 0
   for (const piece of shown) {
     const copies = isTogether ? piece.folding.places : [null]
-    for (const place of copies) {
+    for (const [i, place] of copies.entries()) {
       const isStanding = place !== null && place.turn === 90
       parts.push({
         piece,
+        copy: i + 1,
         begins: stages.length,
         place: place && { turn: place.turn, shift: place.shift as unknown as XYZ },
         beside: [x, isStanding ? -piece.sheet.height - GAP_MM : 0, 0],
@@ -75,6 +78,7 @@ export function partAt(part: Part, stages: Assembly['stages'], moment: number): 
   return {
     faces: folded.faces.map((ring) => ring.map(place)),
     edges: folded.edges.map((ring) => ring.map(place)),
+    at: (face, point, above) => place(folded.at(face, point, above)),
     contents: folded.contents && { under: folded.contents.under.map(place), top: folded.contents.top.map(place) },
   }
 }

@@ -58,6 +58,8 @@ export interface Folded {
   edges: XYZ[][]
   /** The underside and the top of what it holds. */
   contents: { under: XYZ[]; top: XYZ[] } | null
+  /** A point of a face's part of the flat sheet, so far above it. */
+  at: (face: number, point: readonly [number, number], above: number) => XYZ
 }
 
 const SEEN_MM = 0.8
@@ -93,6 +95,7 @@ export function foldedAt(piece: Pick<Piece, 'fold' | 'folding' | 'contents'>, mo
   return {
     faces: fold.faces_vertices.map((face, f) => face.map((v) => place(f, vertex(v)))),
     edges,
+    at: place,
     contents: contents && {
       under: ring.map((point) => place(contents.face, point, OFF_PAPER_MM)),
       top: ring.map((point) => place(contents.face, point, Math.max(contents.depth, 2 * OFF_PAPER_MM))),

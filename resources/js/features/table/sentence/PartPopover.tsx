@@ -3,7 +3,7 @@ import { useState, type ComponentProps, type ReactNode } from 'react'
 import { useTouch } from '@/ui/touch'
 import { useRoom } from '@/ui/room'
 import { Sheet } from '@/ui/Sheet'
-import { words } from '@/words'
+import { fieldName } from '@/ui/fieldName'
 import { Field } from '../Field'
 import type { PartProps } from './part'
 
@@ -65,7 +65,7 @@ export function FieldRows({ book, view, fields }: PartProps & { fields: string[]
     <dl className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 text-[1.05rem]">
       {fields.map((at) => (
         <div key={at} className="contents">
-          <dt className="font-sans leading-tight text-soft">{words(`field${at.replaceAll('/', '.')}`)}</dt>
+          <dt className="font-sans leading-tight text-soft">{fieldName(at)}</dt>
           <dd className="text-right">
             <Field {...{ book, view }} at={at} />
           </dd>

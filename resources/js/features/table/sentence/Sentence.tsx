@@ -1,11 +1,14 @@
 import type { Catalogue } from '@/api/client'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { hasWords, words, wordsAround } from '@/words'
+import { fieldName } from '@/ui/fieldName'
 import { Field } from '../Field'
 import { Details } from './Details'
 import { Layers } from './Layers'
 import { NamedSizes } from './NamedSizes'
 import { PaperSheet } from './PaperSheet'
+import { AddMenu } from '../with/AddMenu'
+import { additionsOf } from '../with/additions'
 import type { PartProps } from './part'
 
 /** The request as a sentence whose parts are changed where they stand. */
@@ -63,7 +66,8 @@ export function Sentence({ book, view, catalogue }: PartProps & { catalogue: Cat
         hasWords(`sentence.${view.choices['/make']}`) ? `sentence.${view.choices['/make']}` : 'sentence',
       ).map((part, i) => (
         <span key={i}>{'text' in part ? part.text : slots[part.slot]}</span>
-      ))}
+      ))}{' '}
+      {additionsOf(view).length === 0 && <AddMenu {...{ book, view }} />}
     </div>
   )
 }
@@ -72,7 +76,7 @@ function Choose({ book, view, at, values, faces }: PartProps & { at: string; val
   const value = view.choices[at] ?? ''
   return (
     <ChoicePart
-      label={words(`field${at.replaceAll('/', '.')}`)}
+      label={fieldName(at)}
       value={value}
       face={words(`${faces}.${value}`)}
       groups={[{ choices: values.map((one) => ({ value: one, label: words(`${faces}.${one}`) })) }]}

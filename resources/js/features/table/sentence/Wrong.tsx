@@ -1,5 +1,5 @@
 import { TriangleAlert } from 'lucide-react'
-import { words } from '@/words'
+import { fieldName } from '@/ui/fieldName'
 import type { DraftBook } from '../draftBook'
 
 /** The id of what is said of a field, for the field to point at. */
@@ -19,7 +19,7 @@ export function Wrong({ book }: { book: DraftBook }) {
           >
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
             <span>
-              <strong className="font-semibold">{words(`field${at.replaceAll('/', '.')}`)}: </strong>
+              <strong className="font-semibold">{fieldName(at)}: </strong>
               <span id={saidOf(at)} role="alert">
                 {problem}
               </span>

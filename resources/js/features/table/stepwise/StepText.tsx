@@ -30,7 +30,7 @@ export function StepText({ view, piece, step, turned, missed }: StepTextProps) {
     <>
       {view.design.pieces.length > 1 && (
         <p className="mb-2 text-[length:clamp(1.2rem,5cqw,1.5rem)]">
-          <strong className="font-serif">{pieceName({ id: piece.id, count: 1 })}</strong>
+          <strong className="font-serif">{pieceName({ ...piece, count: 1 })}</strong>
           {piece.count > 1 && <span className="ml-3 text-live">{words('work.times', { count: piece.count })}</span>}
         </p>
       )}
@@ -59,7 +59,7 @@ export function StepText({ view, piece, step, turned, missed }: StepTextProps) {
       {!isMissed && <BigFigure piece={piece} step={step} />}
       {step.do === 'cut' && (
         <p className="mt-4 text-[length:clamp(1.05rem,4.4cqw,1.5rem)] leading-snug text-soft">
-          {words('work.pencil', { piece: pieceName({ id: piece.id, count: 1 }), name: view.name })}
+          {words('work.pencil', { piece: pieceName({ ...piece, count: 1 }), name: view.name })}
         </p>
       )}
       {measure && measure.standoff > 0 && step.do === 'score' && (

@@ -6,7 +6,7 @@ import { isTyping } from '@/ui/isTyping'
 import { useRoom } from '@/ui/room'
 import { Sentences } from '@/ui/Sentence'
 import { Sheet } from '@/ui/Sheet'
-import { pieceName } from '@/ui/pieceName'
+import { nameOfPiece } from '@/ui/pieceName'
 import { words } from '@/words'
 import type { Hand } from './hand'
 import { figuresOf, standingOf, type Standing, type WorkRecord } from './record'
@@ -182,7 +182,7 @@ export function Stepwise(props: StepwiseProps) {
       <Main title={view.name} className="work-halves" {...swipe}>
         <div className="flex min-h-0 flex-col">
           <div className="min-h-0 flex-1">
-            <ToolPicture svg={picture} piece={piece.id} />
+            <ToolPicture svg={picture} piece={piece} />
           </div>
           {picture && props.underPicture?.(index, order, picture)}
         </div>
@@ -261,7 +261,7 @@ export function Stepwise(props: StepwiseProps) {
                 >
                   <Mark standing={its.standing} number={i + 1} />
                   <span className="min-w-0 flex-1">
-                    {design.pieces.length > 1 && <strong>{pieceName({ id: of.piece, count: 1 })}. </strong>}
+                    {design.pieces.length > 1 && <strong>{nameOfPiece(design.pieces, of.piece)}. </strong>}
                     <Sentences all={of.says} />
                     {of.copies > 1 && (
                       <span className="block text-soft">{words('work.copies', { done: its.done, of: of.copies })}</span>

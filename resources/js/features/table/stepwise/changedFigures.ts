@@ -14,7 +14,7 @@ export function changedFigures(before: DesignView, after: DesignView): ChangedFi
   const figures = (view: DesignView) => {
     const all = new Map<string, { what: string; text: string }>()
     for (const piece of view.design.pieces) {
-      const where = view.design.pieces.length > 1 ? `${pieceName({ id: piece.id, count: 1 })}, ` : ''
+      const where = view.design.pieces.length > 1 ? `${pieceName({ ...piece, count: 1 })}, ` : ''
       for (const row of measureRows(piece))
         all.set(`${piece.id} ${row.key}`, { what: `${where}${words(row.key)}`, text: row.text })
     }

@@ -2,133 +2,25 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Tests\Extra;
+namespace Gimbo\Core\Tests\Added;
 
 use Gimbo\Core\Crease\Overlap;
-use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\Liner;
-use Gimbo\Core\Extra\Mat;
-use Gimbo\Core\Extra\MatCorner;
-use Gimbo\Core\Extra\Mats;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
-use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Measure\Step;
-use Gimbo\Core\Request\ClosureKind;
 use Gimbo\Core\Request\Item;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
-use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Mats, liners, bands and stacks. Sizes are common practice, no source. */
-final class GoesWithTest extends TestCase
+/** Liners, what holds a flap shut, and stacks. Sizes are common practice, no source. */
+final class ClosureAndLinerTest extends TestCase
 {
-    private const ORGANIZER = ['make' => 'slope-box', 'holds' => ['width' => '4 3/4 in', 'height' => '6 in', 'thickness' => '1 in'], 'paper' => ['caliper' => '0 mm'], 'options' => ['depth' => '2 in']];
-
     private const DIAMOND = ['make' => 'diamond-card', 'holds' => ['width' => '6 in', 'height' => '6 in']];
-
-    /** @return iterable<string, array{array<string, mixed>, string, float, float}> spec, panel, width and height in inches */
-    public static function mats(): iterable
-    {
-        yield 'the back of an organizer 5 wide and 6 high' => [self::ORGANIZER, 'back', 4.75, 5.75];
-        yield 'its front, 4 high' => [self::ORGANIZER, 'front', 4.75, 3.75];
-        yield 'its side, 2 deep' => [self::ORGANIZER, 'front-left', 1.75, 3.75];
-        yield 'the middle of a diamond card' => [self::DIAMOND, 'middle', 2.75, 5.75];
-    }
-
-    /** @param array<string, mixed> $spec */
-    #[DataProvider('mats')]
-    public function test_a_mat_is_a_quarter_inch_less_than_its_panel(array $spec, string $face, float $width, float $height): void
-    {
-        $mat = self::mat($spec, $face);
-        self::assertSame([$width, $height], [$mat->rectangle->width->toInches(), $mat->rectangle->height->toInches()]);
-    }
-
-    public function test_a_diamond_mat_is_cut_from_mark_to_mark_at_the_middle_of_each_side_of_its_rectangle(): void
-    {
-        $mat = self::mat(self::DIAMOND, 'left-diamond');
-        self::assertCount(4, $mat->corners);
-        $exact = $mat->corners[0];
-        foreach ($mat->corners as $corner) {
-            self::assertTrue($corner->along->equals($exact->along) && $corner->up->equals($exact->up));
-        }
-        // A border on every side: the diamond a × h is inset by 1/8 in measured square to its slanted sides: 2.7205 wide and 5.441 high,
-        // cut 2 11/16 and 5 7/16, and marked at the middle of that.
-        [$a, $h, $b] = [3.0, 6.0, 0.125];
-        self::assertEqualsWithDelta(2.7205, $a - 2 * $b * hypot($a, $h) / $h, 1e-4);
-        self::assertSame([2.6875, 5.4375], [$mat->rectangle->width->toInches(), $mat->rectangle->height->toInches()]);
-        self::assertEqualsWithDelta(2.6875 / 2, $exact->along->toInches(), 1e-4);
-        self::assertEqualsWithDelta(5.4375 / 2, $exact->up->toInches(), 1e-4);
-        self::assertSame('right-diamond', $mat->mirrors);
-    }
-
-    public function test_left_and_right_mats_are_mirror_images(): void
-    {
-        [$left, $right] = [self::mat(self::ORGANIZER, 'back-left'), self::mat(self::ORGANIZER, 'back-right')];
-        self::assertSame(['back-right', 'back-left'], [$left->mirrors, $right->mirrors]);
-        self::assertTrue($left->rectangle->isSameAs($right->rectangle));
-        self::assertSame(['top-left', 'top-right'], [$left->corners[0]->corner, $right->corners[0]->corner]);
-        // A cut at 45° (the slope is the depth) but for what the rectangle lost to the trimmer's step: right across its width, and the rail
-        // reads the corner's distance from it.
-        $cut = $left->corners[0];
-        self::assertTrue($cut->along->equals($left->rectangle->width));
-        self::assertEqualsWithDelta($cut->along->toInches() * $cut->up->toInches() / hypot($cut->along->toInches(), $cut->up->toInches()), (float) $cut->rail?->toInches(), 1e-4);
-    }
-
-    /** A divider's tab stands up from its mat: the corners beside it come off square, and a slant goes to the rail. */
-    public function test_a_dividers_mat_has_square_shoulders(): void
-    {
-        $design = Sizing::ofEverything()->size(['border' => '1/8 in', 'options' => ['dividers' => 3, 'depth' => '2 in']] + self::ORGANIZER);
-        $middle = $design->piece('divider-2')?->mats()[0] ?? null;
-        self::assertNotNull($middle);
-        self::assertSame(['top-right', 'top-left'], array_map(fn (MatCorner $corner) => $corner->corner, $middle->corners));
-        foreach ($middle->corners as $corner) {
-            self::assertTrue($corner->isSquare && $corner->rail === null);
-            // Half an inch of tab less nothing: the mat's shoulder is as deep as the divider's.
-            self::assertEqualsWithDelta(0.5, $corner->up->toInches(), 0.01);
-        }
-        foreach ($design->piece('box')?->mats() ?? [] as $mat) {
-            foreach ($mat->corners as $corner) {
-                self::assertFalse($corner->isSquare);
-            }
-        }
-    }
-
-    /** Whoever cuts the rectangle and takes the corners off as it is said has a mat with the whole border left around it. */
-    public function test_a_mat_cut_as_it_is_said_leaves_its_border(): void
-    {
-        $cutAs = 0;
-        foreach (Makes::all()->ids() as $make) {
-            mt_srand(11);
-            for ($run = 0; $run < 60; $run++) {
-                $design = Sizing::ofEverything()->size(['border' => mt_rand(2, 12).'/32 in'] + Specs::random($make));
-                foreach ($design->pieces as $piece) {
-                    foreach ($piece->mats() as $mat) {
-                        $face = $piece->pattern()->polygon($piece->pattern()->faceNamed($mat->face));
-                        foreach ($mat->outline->points as $point) {
-                            self::assertGreaterThanOrEqual($design->request->border?->toMillimetres() - 1e-6, self::distance($point, $face), "$make $mat->face");
-                        }
-                        // The rectangle less its corners is the outline: nothing else comes off.
-                        $left = $mat->rectangle->width->toMillimetres() * $mat->rectangle->height->toMillimetres();
-                        foreach ($mat->corners as $corner) {
-                            $left -= $corner->along->toMillimetres() * $corner->up->toMillimetres() / ($corner->isSquare ? 1 : 2);
-                        }
-                        if (abs($left - $mat->outline->area()) < 1e-3 * $left) {
-                            $cutAs++;
-                        } else {
-                            self::assertNotSame(count($mat->outline->points), 4 + count($mat->corners), "$make $mat->face");
-                        }
-                    }
-                }
-            }
-        }
-        self::assertGreaterThan(1000, $cutAs);
-    }
 
     /** @param list<Polygon> $faces */
     private static function around(array $faces): float
@@ -166,16 +58,17 @@ final class GoesWithTest extends TestCase
                 // A flap that is cut to a stub has no middle under its liner.
                 is_array($spec['options']) && $spec['options'] = array_diff_key($spec['options'], ['topTip' => 1]);
                 $piece = Sizing::ofEverything()->size($spec)->pieces[0];
-                $liner = Liner::of($piece->pattern());
-                if ($liner === null) {
+                $lining = Liner::of($piece->pattern(), Length::inches(1, 4));
+                if ($lining === null) {
                     continue;
                 }
+                $liner = Polygon::of(array_map($lining->toSheet(...), $lining->ring));
                 $lines++;
                 $lined = array_map(fn (string $name) => $piece->pattern()->polygon($piece->pattern()->faceNamed($name)), $faces);
                 $whole = array_sum(array_map(fn (Polygon $face) => $face->area(), $lined));
                 $inside = fn (Point $p): float => max(array_map(fn (Polygon $face) => self::distance($p, $face), $lined));
                 foreach ($liner->points as $point) {
-                    self::assertGreaterThan(0.0, $inside($point), "$make: every corner of it lies on a lined face");
+                    self::assertGreaterThanOrEqual(-1e-6, $inside($point), "$make: every corner of it lies on a lined face, or on the fold between two");
                 }
                 // Round the outside of all of them a quarter of an inch is left, and no more.
                 $isShared = fn (Point $p, Polygon $with): bool => array_filter($with->points, $p->isAt(...)) !== [];
@@ -223,22 +116,24 @@ final class GoesWithTest extends TestCase
             $piece = Sizing::ofEverything()->size(['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '3 mm'], 'options' => $make === 'straight-envelope' ? ['topFlap' => '2 7/8 in'] : []])->pieces[0];
             $names = array_map(fn ($face) => $face->name, $piece->pattern()->faces);
             $flap = $piece->pattern()->polygon($piece->pattern()->faceNamed('top-flap'));
-            foreach ([ClosureKind::Dot, ClosureKind::String] as $kind) {
-                $closure = Closure::of($kind, $piece->pattern(), $piece->folding(...));
-                self::assertNotNull($closure?->onBody, "$make $kind->value");
+            foreach (['dot', 'string', 'catch'] as $kind) {
+                $closure = Closure::of($kind, $piece->id, $piece->pattern(), $piece->folding(...), $kind === 'catch' ? 12.0 : null);
+                self::assertNotNull($closure?->onBody, "$make $kind");
                 self::assertSame('bottom-flap', $closure->face);
                 $under = $piece->pattern()->polygon($piece->pattern()->faceNamed('bottom-flap'));
                 $there = Overlap::inSpace($piece->folding(), (int) array_search('top-flap', $names, true), $closure->onFlap);
                 $here = Overlap::inSpace($piece->folding(), (int) array_search('bottom-flap', $names, true), $closure->onBody);
                 $apart = $there->minus($here)->length();
-                self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onFlap, $flap));
+                // A catch lies half over the flap's tip.
+                $kind === 'catch' || self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onFlap, $flap));
                 self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onBody, $under));
-                $kind === ClosureKind::Dot ? self::assertEqualsWithDelta(0.0, $apart, 1e-6) : self::assertGreaterThanOrEqual(2 * $closure->sizeMm - 1e-6, $apart);
-                $kind === ClosureKind::Dot || self::assertTrue($closure->sizeMm >= 12.7 && $closure->sizeMm <= 25.4);
+                $kind === 'string' ? self::assertGreaterThanOrEqual(2 * $closure->sizeMm - 1e-6, $apart) : self::assertEqualsWithDelta(0.0, $apart, 1e-6);
+                $kind !== 'string' || self::assertTrue($closure->sizeMm >= 12.7 && $closure->sizeMm <= 25.4);
             }
-            self::assertNull(Closure::of(ClosureKind::None, $piece->pattern(), $piece->folding(...)));
         }
-        self::assertNull(Sizing::ofEverything()->size(['closure' => 'dot'] + self::DIAMOND)->pieces[0]->closure(), 'there is no flap to hold');
+        $none = Sizing::ofEverything()->size(['with' => [['id' => 'c', 'role' => 'closure', 'by' => 'dot']]] + self::DIAMOND);
+        self::assertNull($none->pieces[0]->closure(), 'there is no flap to hold');
+        self::assertContains('panel-is-there', array_column($none->figures->failing(), 'id'), 'and that is said');
     }
 
     /**
@@ -247,7 +142,7 @@ final class GoesWithTest extends TestCase
      */
     public function test_a_slit_is_as_long_as_the_flap_is_wide_there_or_refused(): void
     {
-        $tucked = ['holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in'], 'closure' => 'tuck'];
+        $tucked = ['holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in'], 'with' => [['id' => 'c', 'role' => 'closure', 'by' => 'slit']]];
         $piece = Sizing::ofEverything()->size(['make' => 'diagonal-envelope'] + $tucked)->pieces[0];
         $closure = $piece->closure();
         self::assertNotNull($closure?->onBody);
@@ -277,8 +172,8 @@ final class GoesWithTest extends TestCase
         foreach (['diagonal-envelope', 'straight-envelope', 'deep-envelope'] as $make) {
             mt_srand(17);
             for ($run = 0; $run < 45; $run++) {
-                $kind = [ClosureKind::Dot, ClosureKind::String, ClosureKind::Tuck][$run % 3];
-                $design = Sizing::ofEverything()->size(['closure' => $kind->value] + Specs::random($make));
+                $kind = ['dot', 'string', 'slit'][$run % 3];
+                $design = Sizing::ofEverything()->size(['with' => [['id' => 'c', 'role' => 'closure', 'by' => $kind]]] + Specs::random($make));
                 $piece = $design->pieces[0];
                 $closure = $piece->closure();
                 self::assertNotNull($closure);
@@ -290,7 +185,7 @@ final class GoesWithTest extends TestCase
                 }
                 $polygon = fn (string $name): Polygon => $piece->pattern()->polygon($piece->pattern()->faceNamed($name));
                 [$flap, $body] = [$polygon('top-flap'), $polygon($closure->face)];
-                if ($kind !== ClosureKind::Tuck) {
+                if ($kind !== 'slit') {
                     self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onFlap, $flap), $make);
                     self::assertGreaterThanOrEqual($closure->sizeMm / 2 + 3 - 1e-6, self::distance($closure->onBody, $body), $make);
 
@@ -326,25 +221,8 @@ final class GoesWithTest extends TestCase
     /** A short bottom flap: nothing of it lies under the lower disc, and the fit says so. */
     public function test_nothing_under_the_lower_disc_is_a_failing_fit(): void
     {
-        $design = Sizing::ofEverything()->size(['make' => 'straight-envelope', 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in'], 'closure' => 'string', 'options' => ['topFlap' => '4 in', 'bottomFlap' => '1 1/2 in']]);
+        $design = Sizing::ofEverything()->size(['make' => 'straight-envelope', 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in'], 'with' => [['id' => 'c', 'role' => 'closure', 'by' => 'string']], 'options' => ['topFlap' => '4 in', 'bottomFlap' => '1 1/2 in']]);
         self::assertContains('closure-holds', array_column($design->figures->failing(), 'id'));
-    }
-
-    /** The shorter way round, out of the paper or joined of strips that each overlap, and only round what is shut. */
-    public function test_a_band_goes_once_round_and_overlaps(): void
-    {
-        $design = fn (array $more): Design => Sizing::ofEverything()->size($more + self::DIAMOND);
-        $whole = $design(['holds' => ['width' => '6 in', 'height' => '5 in']]);
-        $round = 2 * (min($whole->closed->width->toInches(), $whole->closed->height->toInches()) + $whole->closed->depth->toInches());
-        self::assertLessThan($whole->closed->width->toInches(), $whole->closed->height->toInches());
-        self::assertSame(1, $whole->bellyBand()?->strips);
-        self::assertGreaterThanOrEqual($round + 0.5, $whole->bellyBand()->strip->width->toInches());
-        self::assertLessThanOrEqual($round + 1, $whole->bellyBand()->strip->width->toInches());
-        $joined = $design(['holds' => ['width' => '6 in', 'height' => '5 in'], 'paper' => ['sheet' => ['width' => '8 in', 'height' => '7 in']]])->bellyBand();
-        self::assertSame(2, $joined?->strips);
-        self::assertLessThanOrEqual(8.0, $joined->strip->width->toInches());
-        self::assertGreaterThanOrEqual($round + 1.0, 2 * $joined->strip->width->toInches());
-        self::assertNull(Sizing::ofEverything()->size(self::ORGANIZER)->bellyBand());
     }
 
     public function test_a_card_is_as_thick_as_its_layers_unless_it_was_measured(): void
@@ -365,14 +243,5 @@ final class GoesWithTest extends TestCase
         self::assertSame(0, (new Item(Length::mm(100), Length::mm(100), Length::mm(5), 1))->howManyStandIn(Length::mm(4)));
         // Eight decorated cards with envelopes of 4.8 mm stand in 1 3/4 in.
         self::assertSame(8, (new Item(Length::mm(100), Length::mm(100), Length::mm(48, 10), 1))->howManyStandIn(Length::inches(7, 4)));
-    }
-
-    /** @param array<string, mixed> $spec */
-    private static function mat(array $spec, string $face): Mat
-    {
-        $pattern = Sizing::ofEverything()->size($spec)->pieces[0]->pattern();
-        $mats = array_filter(Mats::of($pattern, Length::inches(1, 8), Step::of(Length::inches(1, 16))), fn (Mat $mat) => $mat->face === $face);
-
-        return array_values($mats)[0];
     }
 }

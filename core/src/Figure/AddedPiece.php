@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Figure;
+
+use Gimbo\Core\Crease\Opened;
+use Gimbo\Core\Crease\Pattern;
+use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Paper\Paper;
+use Gimbo\Core\With\Addition;
+use Gimbo\Core\With\Opening;
+
+/** A piece of paper that goes with a make, worked out. */
+final readonly class AddedPiece
+{
+    /**
+     * @param string $role what it is: a role of an addition, or a part of a window or a closure
+     * @param Addition $addition what asked for it
+     * @param Polygon $outline on its own sheet
+     * @param list<Opening> $openings in it
+     * @param list<Placing> $placings one a copy; none for what lies on no panel
+     * @param Pattern $whole without its openings
+     * @param ?string $mirrors a piece that is this one turned over
+     */
+    public function __construct(
+        public string $role, public Addition $addition, public Paper $paper, public PieceFigures $figures,
+        public Polygon $outline, public Pattern $whole, public array $openings, public array $placings, public ?string $mirrors = null,
+    ) {
+    }
+
+    public function id(): string
+    {
+        return $this->figures->id;
+    }
+
+    /** The same piece, of which another is the mirror image. */
+    public function mirroring(string $other): self
+    {
+        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $this->openings, $this->placings, $other);
+    }
+
+    /**
+     * The same piece as often as it is placed.
+     *
+     * @param list<Placing> $placings
+     */
+    public function at(array $placings): self
+    {
+        return new self($this->role, $this->addition, $this->paper, $this->figures->times(count($placings)), $this->outline, $this->whole, $this->openings, $placings, $this->mirrors);
+    }
+
+    /** @param list<Opening> $openings */
+    public function opened(array $openings): self
+    {
+        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $openings, $this->placings, $this->mirrors);
+    }
+
+    public function pattern(): Pattern
+    {
+        return Opened::pattern($this->whole, $this->openings === [] ? [] : [0 => array_map(fn (Opening $opening) => $opening->polygon(), $this->openings)]);
+    }
+}

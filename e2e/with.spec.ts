@@ -1,0 +1,120 @@
+import { expect, test, type Page } from '@playwright/test'
+import { kept, openNew, own } from './gimbo'
+import { showRequest } from './views'
+
+interface Made {
+  design: {
+    pieces: Array<{ id: string; role: string; count: number; sheet: { width: number; height: number }; on?: string }>
+    steps: Array<{ id: string; piece: string }>
+    closed: { depth: number }
+  }
+  spec: { with?: Array<Record<string, unknown>> }
+}
+
+const made = async (page: Page, id: string) => (await kept(page, id)) as unknown as Made
+
+/** Presses a panel of the sheet, clear of what is drawn along its edges. */
+async function pressPanel(page: Page, face: string, hasTouch: boolean) {
+  const panel = page.locator(`[data-panel="${face}"]`).first()
+  const box = await panel.boundingBox()
+  if (!box) throw new Error(`no panel ${face}`)
+  const [x, y] = [box.x + box.width * 0.3, box.y + box.height * 0.3]
+  if (hasTouch) await page.touchscreen.tap(x, y)
+  else await page.mouse.click(x, y)
+}
+
+const CARD = {
+  make: 'folded-card',
+  system: 'metric',
+  holds: { width: '148 mm', height: '105 mm' },
+  paper: { caliper: '0.3 mm' },
+}
+
+for (const [name, width, height, hasTouch] of [
+  ['by mouse', 1280, 800, false],
+  ['by touch', 390, 844, true],
+] as const) {
+  test.describe(name, () => {
+    test.use({ hasTouch, viewport: { width, height } })
+
+    test(`${name}: a panel is pressed, what lies on it seen at once, changed, followed and handed on`, async ({
+      page,
+    }) => {
+      const id = await openNew(page, CARD, own('Counting day'))
+      await pressPanel(page, 'front', hasTouch)
+      const menu = page.getByRole('menu')
+      await menu.getByRole('menuitem', { name: 'A mat' }).click()
+      await expect(page.locator('[data-laid]')).toHaveCount(1)
+      await expect
+        .poll(async () => (await made(page, id)).design.pieces.map(({ id: piece }) => piece))
+        .toEqual(['card', 'mat-1'])
+      // 3 mm showing, unless she says otherwise; by mouse the arrow keys change it where it stands.
+      expect((await made(page, id)).design.pieces[1]?.sheet).toMatchObject({ width: 142, height: 99 })
+      await showRequest(page)
+      const border = page.locator('[data-with="mat-1"]').getByRole('textbox')
+      if (!hasTouch) await expect(border).toBeFocused()
+      await border.focus()
+      await page.keyboard.press('ArrowUp')
+      await page.keyboard.press('ArrowUp')
+      await expect.poll(async () => (await made(page, id)).design.pieces[1]?.sheet.width).toBe(138)
+
+      await pressPanel(page, 'front', hasTouch)
+      await menu.getByRole('menuitem', { name: 'A second mat on its mat' }).click()
+      await expect(page.locator('[data-laid]')).toHaveCount(2)
+      await pressPanel(page, 'front', hasTouch)
+      await menu.getByRole('menuitem', { name: 'A window' }).click()
+      await expect(
+        page
+          .locator('[data-with="window-1"]')
+          .or(page.getByRole('tab', { name: 'Request' }))
+          .first(),
+      ).toBeVisible()
+      await showRequest(page)
+      await page
+        .locator('[data-with="window-1"]')
+        .getByRole('button', { name: /What is behind it/ })
+        .click()
+      await page.getByRole('menuitemradio', { name: 'backed with' }).click()
+      await expect.poll(async () => (await made(page, id)).design.pieces.at(-1)?.role).toBe('backing')
+
+      const { design } = await made(page, id)
+      // Opened while flat, backed, then covered: and every piece is cut once.
+      const order = design.steps.map((step) => step.id)
+      const at = (step: string) => order.indexOf(step)
+      expect(at('card/window/front')).toBeGreaterThan(-1)
+      expect(at('card/window/front')).toBeLessThan(at('window-1-backing/glue'))
+      expect(at('window-1-backing/glue')).toBeLessThan(at('mat-1/glue'))
+      expect(at('mat-1/glue')).toBeLessThan(at('mat-2/glue'))
+      await page.goto(`/designs/${id}/print`)
+      for (const [piece, size] of [
+        ['Mat on the front', '138 × 95 mm'],
+        ['Second mat on the front', '132 × 89 mm'],
+      ] as const)
+        await expect(page.locator('tr, li', { hasText: piece }).filter({ hasText: size }).first()).toBeVisible()
+
+      // One undo takes back one thing; taking the mat away leaves the rest standing, and says what now has no place.
+      await page.goto(`/designs/${id}`)
+      await page.getByRole('button', { name: 'Undo' }).click()
+      await expect.poll(async () => (await made(page, id)).design.pieces.at(-1)?.role).toBe('mat')
+    })
+  })
+}
+
+test('a paper of the drawer is chosen for one piece, and its colour is seen', async ({ page }) => {
+  const id = await openNew(page, { ...CARD, with: [{ id: 'm', role: 'mat', on: 'card/front' }] }, own('Paper'))
+  await page
+    .locator('[data-with="m"]')
+    .getByRole('button', { name: /Its paper/ })
+    .click()
+  await page.getByRole('menuitemradio', { name: /Low tide/ }).click()
+  await expect.poll(async () => (await made(page, id)).spec.with?.[0]?.paper).toBe('low-tide')
+  await expect(page.locator('[data-laid="m"] path')).toHaveCSS('fill', 'rgb(185, 207, 214)')
+})
+
+test('a border larger than the panel is said beside the fits, and can be left out', async ({ page }) => {
+  const id = await openNew(page, { ...CARD, with: [{ id: 'm', role: 'mat', on: 'card/front', border: '80 mm' }] })
+  const fit = page.locator('[data-check="mat-has-room"]')
+  await expect(fit).toHaveAttribute('data-ok', 'false')
+  await fit.getByRole('button', { name: 'Leave it out' }).click()
+  await expect.poll(async () => (await made(page, id)).spec.with ?? []).toEqual([])
+})
