@@ -67,18 +67,6 @@ const PICTURES: Picture[] = [
     },
   },
   {
-    name: 'mats',
-    design: /Kite of terns/,
-    act: async (page) => {
-      if (!(await page.locator('[data-layer=mat]').count())) {
-        await page.getByRole('button', { name: 'Add something' }).click()
-        await page.getByRole('menuitem', { name: 'Mats on all panels' }).click()
-      }
-      await expect(page.locator('[data-layer=mat]')).not.toHaveCount(0)
-      await expect(page.getByRole('menu')).toHaveCount(0)
-    },
-  },
-  {
     name: 'with',
     design: /Tin of shell finds/,
     act: (page) => toFold(page, '1'),

@@ -20,14 +20,46 @@ const BUSY = {
   paper: { caliper: '0.3 mm', sheet: { width: '6 in', height: '6 in' } },
 }
 
+/** Twenty pieces and one of everything that goes with a make. */
+const DRESSED = {
+  ...BUSY,
+  papers: { print: { name: 'Low tide', colour: '#b9cfd6', caliper: '0.2 mm' } },
+  with: [
+    ...['lid/base', 'lid/left-wall', 'lid/top-wall', 'tray/left-wall', 'tray/top-wall', 'tray/bottom-wall'].flatMap(
+      (on, i) => [
+        {
+          id: `mat-${i}`,
+          role: 'mat',
+          on,
+          border: i ? '1/16 in' : { width: '1/8 in', height: '3/16 in' },
+          paper: 'print',
+        },
+        { id: `second-${i}`, role: 'mat', on: `mat-${i}`, border: '1/16 in' },
+      ],
+    ),
+    { id: 'strip-1', role: 'strip', on: 'lid/bottom-wall', width: '1/4 in' },
+    {
+      id: 'window-1',
+      role: 'window',
+      on: 'lid/base',
+      shape: { oval: ['2 in', '1 1/2 in'] },
+      backing: { paper: 'print' },
+      frame: { width: '1/8 in' },
+    },
+    { id: 'band-1', role: 'band', paper: 'print' },
+    { id: 'ribbon-1', role: 'ribbon' },
+    { id: 'label-1', role: 'label', text: '7', count: 12 },
+  ],
+}
+
 async function design(page: Page, spec: object = BUSY): Promise<string> {
   const answer = await page.request.post('/api/designs', { data: { name: own('Note cards of the spring fair'), spec } })
   const { id } = (await answer.json()) as { id: string }
   return `/designs/${id}`
 }
 
-async function table(page: Page, say: Say, search = '') {
-  await page.goto((await design(page)) + search)
+async function table(page: Page, say: Say, search = '', spec: object = BUSY) {
+  await page.goto((await design(page, spec)) + search)
   await expect(page.getByRole('button', { name: say('action.undo') })).toBeVisible()
 }
 
@@ -105,6 +137,26 @@ export const VIEWS: View[] = [
     open: async (page, say) => {
       await table(page, say, '?view=fold')
       await expect(page.getByLabel(say('fold.label'))).toBeVisible()
+    },
+  },
+  {
+    name: 'table, dressed',
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say, '?piece=lid', DRESSED)
+      await showRequest(page, say)
+      await expect(page.locator('[data-with]')).toHaveCount(DRESSED.with.length)
+    },
+  },
+  {
+    name: 'table, a panel pressed',
+    isFleeting: true,
+    route: '/designs/:id',
+    open: async (page, say) => {
+      await table(page, say, '?piece=lid', DRESSED)
+      const box = await page.locator('[data-panel=base]').boundingBox()
+      await page.mouse.click((box?.x ?? 0) + (box?.width ?? 0) * 0.24, (box?.y ?? 0) + (box?.height ?? 0) * 0.5)
+      await expect(page.getByRole('menu')).toBeVisible()
     },
   },
   {

@@ -48,7 +48,7 @@ final class Design
     {
         [$this->request, $this->inside, $this->closed] = [$figures->request, $figures->inside, $figures->closed];
         [$this->fits, $this->takes] = [$figures->fits, $figures->takes];
-        $this->pieces = array_map(fn (PieceFigures $piece) => new Piece($piece, $figures, $make), $figures->pieces);
+        $this->pieces = array_map(fn (PieceFigures $piece) => new Piece($piece, $figures, $make, $this->joins(...)), $figures->pieces);
     }
 
     /** The piece with that id; null where there is none. */

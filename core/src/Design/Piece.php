@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Design;
 
+use Closure as PhpClosure;
 use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Join;
@@ -60,7 +61,8 @@ final class Piece
     /** @var list<Polygon>|null */
     private ?array $glue = null;
 
-    public function __construct(public readonly PieceFigures $figures, private readonly Figures $all, private readonly Make $make)
+    /** @param PhpClosure(): list<Join> $allJoins everything that is glued in its design */
+    public function __construct(public readonly PieceFigures $figures, private readonly Figures $all, private readonly Make $make, private readonly PhpClosure $allJoins)
     {
         [$this->id, $this->count, $this->sheet, $this->exact] = [$figures->id, $figures->count, $figures->sheet, $figures->exact];
         [$this->sheetMadeOf, $this->heightMadeOf, $this->measures, $this->lie] = [$figures->sheetMadeOf, $figures->heightMadeOf, $figures->measures, $figures->lie];
@@ -91,7 +93,7 @@ final class Piece
     /** @return list<Join> of this piece with itself */
     public function joins(): array
     {
-        return array_values(array_filter($this->make->joins($this->all), fn (Join $join) => $join->face->piece === $this->id && $join->isWithinOnePiece()));
+        return array_values(array_filter(($this->allJoins)(), fn (Join $join) => $join->face->piece === $this->id && $join->isWithinOnePiece()));
     }
 
     /** Where the contents lie on the flat sheet. */

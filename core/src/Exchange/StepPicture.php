@@ -531,10 +531,11 @@ final class StepPicture
         }
         [$xs, $ys] = [array_map(fn (Point $p) => $p->x, $op->ring->points), array_map(fn (Point $p) => $p->y, $op->ring->points)];
         $isByMiddle = in_array($kind, [RingKind::Circle, RingKind::Oval], true);
-        $at = fn (array $all): float => $isByMiddle ? (min([INF, ...$all]) + max([-INF, ...$all])) / 2 : min([INF, ...$all]);
+        [$left, $right, $low, $high] = [min([INF, ...$xs]), max([-INF, ...$xs]), min([INF, ...$ys]), max([-INF, ...$ys])];
+        [$x, $y] = $isByMiddle ? [($left + $right) / 2, ($low + $high) / 2] : [$left, $low];
         [$width, $height] = [$this->before->width, $this->before->height];
 
-        return [Spot::crossing(Line::fromEdge('left', $at($xs), $width, $height), Line::fromEdge('bottom', $at($ys), $width, $height))];
+        return [Spot::crossing(Line::fromEdge('left', $x, $width, $height), Line::fromEdge('bottom', $y, $width, $height))];
     }
 
     /** What is cut round a piece that is no rectangle, said by its shape alone. */

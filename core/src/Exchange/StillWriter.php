@@ -110,15 +110,14 @@ final class StillWriter
             foreach ($piece->places() === [] ? [Place::asItLies()] : $piece->places() as $copy => $place) {
                 $isPutOn = $place->turnDegrees === 180.0 && $piece->pattern()->layers === [];
                 $held = new Vector(0, 0, $isPutOn ? $place->shift->z * self::HELD_ABOVE : 0.0);
-                $placed = fn (array $ring): array => array_values(array_map(fn (Vector $v) => $place->of($v)->plus($held), $ring));
                 foreach ($plan->at($plan->ajar()) as $f => $ring) {
-                    $faces[] = [$placed($ring), null, self::seams($piece->pattern(), $f), $piece->paper()->colour];
+                    $faces[] = [self::placed($ring, $place, $held), null, self::seams($piece->pattern(), $f), $piece->paper()->colour];
                 }
                 foreach ($plan->edgesAt($plan->ajar()) as $ring) {
-                    $faces[] = [$placed($ring), null];
+                    $faces[] = [self::placed($ring, $place, $held), null];
                 }
                 foreach (self::laid($design, $piece, $copy + 1, $plan) as [$ring, $seams, $colour]) {
-                    $faces[] = [$placed($ring), 'laid', $seams, $colour];
+                    $faces[] = [self::placed($ring, $place, $held), 'laid', $seams, $colour];
                 }
             }
             if ($plan->contentsFace === $plan->root && $piece->contents() !== null) {
@@ -128,6 +127,15 @@ final class StillWriter
         }
 
         return $faces;
+    }
+
+    /**
+     * @param list<Vector> $ring
+     * @return list<Vector>
+     */
+    private static function placed(array $ring, Place $place, Vector $held): array
+    {
+        return array_map(fn (Vector $v) => $place->of($v)->plus($held), $ring);
     }
 
     /** @return list<int> the sides of a face that only part it beside an opening */

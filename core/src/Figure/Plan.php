@@ -16,8 +16,11 @@ use LogicException;
 /** What is to be set, and which settings make which sheet: planned once, and settled as often as a setting is looked at otherwise. */
 final readonly class Plan
 {
-    /** @param array<string, SheetPlan> $sheets by piece */
-    public function __construct(public SizingRequest $request, public Settings $settings, private array $sheets)
+    /**
+     * @param array<string, SheetPlan> $sheets by piece
+     * @param ?Outfit $outfit what goes with it, as it was worked out while it was planned; null once a setting is another
+     */
+    public function __construct(public SizingRequest $request, public Settings $settings, private array $sheets, public ?Outfit $outfit = null)
     {
     }
 
@@ -33,9 +36,9 @@ final readonly class Plan
      * @param Settings $settings of all of them
      * @param array<string, SheetPlan> $sheets by piece
      */
-    public function and(Settings $settings, array $sheets): self
+    public function and(Settings $settings, array $sheets, Outfit $outfit): self
     {
-        return new self($this->request, $settings, $this->sheets + $sheets);
+        return new self($this->request, $settings, $this->sheets + $sheets, $outfit);
     }
 
     public function has(string $piece): bool

@@ -78,16 +78,16 @@ final readonly class Dressed implements Make
 
             return $sheets[$piece]->settle($planning->settings());
         };
-        $this->outfit($this->inner->settle($plan), $sheetOf);
+        $outfit = $this->outfit($this->inner->settle($plan), $sheetOf);
 
-        return $plan->and($planning->settings(), $sheets);
+        return $plan->and($planning->settings(), $sheets, $outfit);
     }
 
     public function settle(Plan $plan): Figures
     {
         $figures = $this->inner->settle($plan);
         // What a piece was planned for and nothing is left of now is not there any more.
-        $outfit = $this->outfit($figures, fn (string $piece): ?GridSheet => $plan->has($piece) ? $plan->grid($piece) : null);
+        $outfit = $plan->outfit ?? $this->outfit($figures, fn (string $piece): ?GridSheet => $plan->has($piece) ? $plan->grid($piece) : null);
         $added = array_map(fn (AddedPiece $piece) => $piece->figures, $outfit->pieces);
         $fits = array_values(array_filter($figures->fits, fn ($fit) => $fit->id !== FromPaper::ID));
 

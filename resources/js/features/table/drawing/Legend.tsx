@@ -1,5 +1,5 @@
 import type { Piece, Sized } from '@/api/client'
-import { laidOn } from './laid'
+import { isBehind, laidOn } from './laid'
 import { words } from '@/words'
 
 const LINES = [
@@ -35,7 +35,7 @@ export function Legend({ design, pieces }: { design: Sized; pieces: Piece[] }) {
           {words('legend.glue')}
         </li>
       )}
-      {laid.some(({ side }) => side === 'outside') && (
+      {laid.some((one) => !isBehind(one)) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-live/12 stroke-live" />
@@ -43,7 +43,7 @@ export function Legend({ design, pieces }: { design: Sized; pieces: Piece[] }) {
           {words('legend.laid')}
         </li>
       )}
-      {laid.some(({ side }) => side === 'inside') && (
+      {laid.some(isBehind) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">
             <rect x="1" y="1" width="20" height="12" className="fill-none stroke-soft" strokeDasharray="2 3" />

@@ -1,7 +1,7 @@
 import type { Piece, Sized } from '@/api/client'
 import { Rulers } from './Rulers'
 import { path, type View, type XY } from './geometry'
-import { laidOn, paperColour, ringsOf } from './laid'
+import { isBehind, laidOn, paperColour, ringsOf } from './laid'
 
 const STROKES: Record<string, { className: string; dash?: string; width: number }> = {
   B: { className: 'stroke-ink', width: 1.7 },
@@ -94,14 +94,14 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
               )
               .join('')}
             fillRule="evenodd"
-            className={one.side === 'outside' ? 'fill-live/12 stroke-live' : 'fill-none stroke-soft'}
+            className={isBehind(one) ? 'fill-none stroke-soft' : 'fill-live/12 stroke-live'}
             style={
-              one.side === 'outside' && paperColour(design, one.piece)
+              !isBehind(one) && paperColour(design, one.piece)
                 ? { fill: paperColour(design, one.piece), fillOpacity: 0.8 }
                 : undefined
             }
             strokeWidth="1.1"
-            strokeDasharray={one.side === 'outside' ? undefined : '3 3'}
+            strokeDasharray={isBehind(one) ? '3 3' : undefined}
           />
         </g>
       ))}

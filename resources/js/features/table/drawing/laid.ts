@@ -82,3 +82,6 @@ export function layersUnder(design: Pick<Sized, 'pieces'>, piece: Piece): number
   const under = design.pieces.find(({ id }) => id === piece.places?.[0]?.piece)
   return under?.places?.length ? 1 + layersUnder(design, under) : 0
 }
+
+/** Lies behind the panel or lines it: seen through an opening, or not at all. */
+export const isBehind = ({ piece }: Laid): boolean => ['backing', 'rim', 'liner'].includes(piece.role)
