@@ -98,7 +98,7 @@ final class TemplateTest extends TestCase
         self::assertArrayHasKey('ferry-return-2/strip.dxf', $many + ['ferry-return-2/strip.dxf' => '']);
         self::assertSame([], array_filter(array_keys($many), fn (string $name) => str_contains($name, '..') || str_starts_with($name, '/')));
         $rows = array_map(fn (string $line) => str_getcsv($line, escape: ''), array_filter(explode("\r\n", $many['cutting-list.csv'])));
-        self::assertSame(['design', 'piece', 'count', 'width', 'height', 'width_mm', 'height_mm'], $rows[0]);
+        self::assertSame(['design', 'piece', 'count', 'width', 'height', 'width_mm', 'height_mm', 'paper'], $rows[0]);
         self::assertContains('../Ferry, "return" / ☃', array_column($rows, 0));
         $this->get("/api/designs/$id/template.pdf?paper=a3")->assertUnprocessable();
         $this->get("/api/designs/$id/template.pdf?piece=roof")->assertNotFound();

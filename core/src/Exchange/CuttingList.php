@@ -11,7 +11,7 @@ use Gimbo\Core\Measure\System;
 /** What to cut from paper, as CSV (RFC 4180): one line a piece, its sheet in the design's system and in millimetres. */
 final class CuttingList
 {
-    private const COLUMNS = ['design', 'piece', 'count', 'width', 'height', 'width_mm', 'height_mm'];
+    private const COLUMNS = ['design', 'piece', 'count', 'width', 'height', 'width_mm', 'height_mm', 'paper'];
 
     /** @param list<array{string, Design}> $designs by name */
     public static function write(array $designs): string
@@ -26,6 +26,7 @@ final class CuttingList
                 fputcsv($file, [
                     CsvCell::write($name), $piece->id, (string) $piece->count, $cut['width'], $cut['height'],
                     rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
+                    CsvCell::write($piece->paper()->name ?? $piece->paper()->id),
                 ], escape: '', eol: "\r\n");
             }
         }

@@ -157,7 +157,7 @@ final class DesignWriter
     {
         return [
             'id' => $paper->id, 'name' => $paper->name, 'colour' => $paper->colour, 'caliper' => self::mm($paper->caliper), 'grammage' => $paper->grammage,
-            'direction' => $paper->isDirectional ? 'up' : 'none', 'sides' => $paper->sides,
+            'direction' => $paper->isDirectional ? 'up' : 'none', 'sides' => $paper->sides, 'grain' => $paper->grain,
             'sheet' => $paper->sheet === null ? null : ['width' => self::mm($paper->sheet->width), 'height' => self::mm($paper->sheet->height)],
         ];
     }

@@ -16,6 +16,7 @@ final readonly class Paper
      * @param string $id among those of its design; the main paper has none
      * @param bool $isDirectional whether its print has a top, so that a piece of it may lie one way only
      * @param int $sides how many of its sides can be shown: 1 or 2
+     * @param string $grain along which of its sheet's sides it runs: long, short or none
      * @param ?string $colour as `#rrggbb`
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Paper
         public ?string $colour = null,
         public bool $isDirectional = false,
         public int $sides = 1,
+        public string $grain = 'none',
     ) {
     }
 

@@ -34,7 +34,7 @@ final class SpecDiff
     {
         $flat = [];
         foreach ($here as $key => $value) {
-            if (is_array($value) && $value !== [] && array_is_list($value)) {
+            if (is_array($value) && $value !== [] && array_is_list($value) && ! (is_array($value[0]) && ! array_is_list($value[0]))) {
                 $flat["$at/$key"] = (string) count($value);
             } elseif (is_array($value)) {
                 $flat += self::flat($value, "$at/$key");

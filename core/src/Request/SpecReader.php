@@ -116,7 +116,7 @@ final readonly class SpecReader
 
     private function paper(FieldReader $in, string $at, string $id = Paper::MAIN): Paper
     {
-        $in->allowOnly($at, ['caliper', 'grammage', 'sheet', 'name', 'colour', 'direction', 'sides']);
+        $in->allowOnly($at, ['caliper', 'grammage', 'sheet', 'name', 'colour', 'direction', 'sides', 'grain']);
         $in->allowOnly("$at/sheet", ['width', 'height']);
         $grammage = $in->count("$at/grammage", self::HEAVIEST_PAPER);
         $known = $grammage === null ? Paper::usualCaliper() : Paper::caliperOf($grammage);
@@ -126,7 +126,7 @@ final readonly class SpecReader
         return new Paper(
             $in->length("$at/caliper", mayBeZero: true, read: CaliperText::parse(...)) ?? $known, $grammage, $sheet, $id,
             $in->optionalName("$at/name", self::LONGEST_NAME), $in->colour("$at/colour"),
-            $in->choice("$at/direction", ['none', 'up'], 'none') === 'up', $in->count("$at/sides", 2) ?? 1,
+            $in->choice("$at/direction", ['none', 'up'], 'none') === 'up', $in->count("$at/sides", 2) ?? 1, $in->choice("$at/grain", ['none', 'long', 'short'], 'none'),
         );
     }
 

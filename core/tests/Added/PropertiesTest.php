@@ -6,6 +6,7 @@ namespace Gimbo\Core\Tests\Added;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Deviation\Follow;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Problem;
 use Gimbo\Core\Exchange\CuttingList;
@@ -18,7 +19,9 @@ use Gimbo\Core\Exchange\SvgFile;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\Change;
+use Gimbo\Core\Request\SpecDiff;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -212,6 +215,23 @@ final class PropertiesTest extends TestCase
         self::assertSame([$band], $after(Change::set('/with/0', null)));
         self::assertSame([$mat, $band, ['id' => 'c', 'role' => 'liner']], $after(Change::set('/with/-', ['id' => 'c', 'role' => 'liner'])));
         self::assertSame([$band], $after(Change::set('/make', 'tray-and-lid')), 'what lies on no panel stays');
+    }
+
+    /** A mat that was cut 3 mm too wide shows too little; cut again it is right. One that was cut a hair smaller still serves. */
+    public function test_a_missed_figure_of_a_mat_says_what_became_of_it(): void
+    {
+        $spec = ['with' => [['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '4 mm'], ['id' => 'n', 'role' => 'mat', 'on' => 'm', 'border' => '3 mm']]] + self::CARD;
+        $wide = Sizing::ofEverything()->missed($spec, 'm', 0, Length::mm(143));
+        self::assertContains('mat-shows-border', array_map(fn (Fit $fit) => $fit->id, $wide->gone));
+        self::assertSame(['n'], array_map(fn (Follow $follow) => $follow->piece->id, $wide->follow), 'what lies on it follows it');
+        self::assertSame([], Sizing::ofEverything()->missed($spec, 'm', 0, Length::mm(139))->gone);
+    }
+
+    /** What became another in something that goes with it is told field by field. */
+    public function test_a_change_of_what_goes_with_it_is_told(): void
+    {
+        $document = fn (string $border): array => ['name' => 'Nest', 'spec' => ['with' => [['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => $border]]] + self::CARD];
+        self::assertSame([['at' => '/with/0/border', 'from' => '4 mm', 'to' => '5 mm']], SpecDiff::between($document('4 mm'), $document('5 mm')));
     }
 
     /** Openings and what is left of a sheet, in square millimetres: a round hole by its chords is within a thousandth of the circle. */

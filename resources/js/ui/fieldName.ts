@@ -6,5 +6,6 @@ export function fieldName(at: string): string {
     .replace(/^\/with\/\d+(?=\/)/, '/with')
     .replace(/^\/papers\/[^/]+/, '/paper')
     .replaceAll('/', '.')}`
-  return hasWords(key) ? words(key) : words('field.with')
+  if (hasWords(key)) return words(key)
+  return /^\/(with|papers|pieces)\b/.test(at) ? words('field.with') : at
 }

@@ -5,6 +5,7 @@ import { ErrorNote } from '@/ui/ErrorNote'
 import { ask } from '@/ui/Asking'
 import { Sheet } from '@/ui/Sheet'
 import { TextField } from '@/ui/TextField'
+import { fieldName } from '@/ui/fieldName'
 import { hasWords, language, listed, words } from '@/words'
 import type { DraftBook } from './draftBook'
 
@@ -150,19 +151,20 @@ const LONGEST_VALUE = 48
 /** What one change did, in the fields' own names. */
 function changeWords(changes: History['revisions'][number]['changes']): string {
   if (changes.length === 0) return words('history.begun')
-  const some = changes.slice(0, MOST).map(({ at, to }) => {
-    const key = `field${at.replaceAll('/', '.')}`
-    const what = hasWords(key) ? words(key) : at
+  // What something added is called within the request says nothing.
+  const told = changes.filter(({ at }) => !/^\/with\/\d+\/id$/.test(at))
+  const some = told.slice(0, MOST).map(({ at, to }) => {
+    const what = fieldName(at)
     return to === null ? words('history.usual', { what }) : words('history.set', { what, to: valueWords(at, to) })
   })
   const changed = listed(some)
-  return changes.length > MOST
-    ? words('history.more', { changes: some.join(words('list.between')), count: changes.length - MOST })
+  return told.length > MOST
+    ? words('history.more', { changes: some.join(words('list.between')), count: told.length - MOST })
     : changed
 }
 
 function valueWords(at: string, to: string): string {
-  const key = [`choice.${to}`, `closure.${to}`, `readings.${to}`, `system.${to}`, `make.${to}.noun`].find(hasWords)
+  const key = [`choice.${to}`, `with.role.${to}`, `readings.${to}`, `system.${to}`, `make.${to}.noun`].find(hasWords)
   if (key && !at.startsWith('/name') && at !== '/notes' && at !== '/by') return words(key)
   return to.length > LONGEST_VALUE ? `${to.slice(0, LONGEST_VALUE)}…` : to
 }
