@@ -113,7 +113,11 @@ final readonly class SizeCommand
     {
         $spec = JsonText::decode($json, self::LARGEST_SPEC);
 
-        return json_encode(DesignWriter::write($this->sizing->size($spec), $detail), self::OUTPUT | $flags);
+        $written = DesignWriter::write($this->sizing->size($spec), $detail);
+        // For whoever reads one list: what is not paper stands at its end.
+        array_push($written['pieces'], ...$written['supplies']);
+
+        return json_encode($written, self::OUTPUT | $flags);
     }
 
     private function refuse(InvalidDocument $error): int

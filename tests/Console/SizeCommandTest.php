@@ -85,6 +85,21 @@ final class SizeCommandTest extends TestCase
         self::assertSame(array_column($whole['pieces'][0]['measures'], 'at'), array_column($figures['pieces'][0]['measures'], 'at'));
     }
 
+    /** Ribbon, floss and dots stand at the end of the pieces: with no sheet, but with a length or a size. */
+    public function test_what_is_not_paper_is_listed_with_the_pieces(): void
+    {
+        $spec = (array) json_decode(self::SPEC, true);
+        $spec['with'] = [['id' => 'r', 'role' => 'ribbon', 'bow' => '18 in'], ['id' => 'c', 'role' => 'closure', 'by' => 'string']];
+        [$status, $out] = self::gimbo(['size', '-'], json_encode($spec, JSON_THROW_ON_ERROR));
+        self::assertSame(0, $status);
+        $pieces = array_column(json_decode($out, true, 64, JSON_THROW_ON_ERROR)['pieces'], null, 'id');
+        self::assertSame(['envelope', 'c-disc', 'c-string', 'r'], array_keys($pieces));
+        self::assertSame(2, $pieces['c-disc']['count']);
+        self::assertEqualsWithDelta(457.2, $pieces['c-string']['length'], 1e-6);
+        self::assertGreaterThan(457.2 + 2 * 107, $pieces['r']['length']);
+        self::assertArrayNotHasKey('sheet', $pieces['r']);
+    }
+
     public function test_workers_keep_the_order_whatever_their_number(): void
     {
         $specs = '';

@@ -68,8 +68,8 @@ final readonly class AxisPlan
         if ($mayReadOn && $given === null && ! $isContained && $band === null && ! self::canReadOn($planning, $far, $total)) {
             $total = self::larger($planning, $far, $total);
         }
-        $readsOn = $mayReadOn && self::canReadOn($planning, $far, $given ?? $total);
         $names = array_map(fn (Strip $strip) => $strip->setting, $before);
+        $readsOn = $mayReadOn && (self::wasReadOn($planning, $piece, $names, $after, $given) ?? self::canReadOn($planning, $far, $given ?? $total));
         $name = fn (Strip $strip): string => ($readsOn && in_array($strip->setting, $names, true) ? self::FAR : '').$strip->setting;
         self::set($planning, $piece, array_map(fn (Strip $strip) => $strip->setting, $before), $near);
         self::set($planning, $piece, array_map($name, $after), $far);
@@ -98,6 +98,23 @@ final readonly class AxisPlan
         $of = fn (string $name): Setting => $settings->of($this->piece, $name);
 
         return new GridAxis($this->axis, array_map($of, $this->before), array_map($of, $this->after), $of(self::cutOf($this->axis)), $this->readOn);
+    }
+
+    /**
+     * Whether the scores of a sheet that is cut already were read on: its settings are called so. Null where nothing is given, or no name tells.
+     *
+     * @param list<string> $names of the strips before the main one
+     * @param list<Strip> $after
+     * @param ?Length $cut what it was cut to
+     */
+    private static function wasReadOn(Planning $planning, string $piece, array $names, array $after, ?Length $cut): ?bool
+    {
+        $shared = array_filter($after, fn (Strip $strip) => in_array($strip->setting, $names, true));
+        if ($cut === null || $shared === []) {
+            return null;
+        }
+
+        return array_filter($shared, fn (Strip $strip) => $planning->given($piece, self::FAR.$strip->setting) !== null) !== [];
     }
 
     /**

@@ -227,6 +227,25 @@ final class PropertiesTest extends TestCase
         self::assertSame([], Sizing::ofEverything()->missed($spec, 'm', 0, Length::mm(139))->gone);
     }
 
+    /** Whatever was set otherwise, of whichever piece: what is cut stays as it is, and what is not follows, or nothing is left. */
+    public function test_any_figure_of_any_piece_may_be_missed(): void
+    {
+        mt_srand(77);
+        $missed = 0;
+        foreach (Makes::all()->ids() as $make) {
+            $spec = Specs::dressed(Specs::random($make));
+            foreach (Sizing::ofEverything()->size($spec)->pieces as $piece) {
+                foreach (array_keys($piece->measures) as $i) {
+                    $at = $piece->measures[$i]->at->plus(Length::mm(mt_rand(0, 1) === 0 ? 2 : -2));
+                    $found = Sizing::ofEverything()->missed($spec, $piece->id, $i, $at);
+                    self::assertNotContains($piece->id, array_map(fn (Follow $follow) => $follow->piece->id, $found->follow), 'it is cut already');
+                    $missed++;
+                }
+            }
+        }
+        self::assertGreaterThan(60, $missed);
+    }
+
     /** What became another in something that goes with it is told field by field. */
     public function test_a_change_of_what_goes_with_it_is_told(): void
     {

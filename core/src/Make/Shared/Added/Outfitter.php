@@ -555,10 +555,10 @@ final class Outfitter
                 return;
             }
             $across = Length::nearestTo($closure->sizeMm);
-            $kind === 'dot' && $this->supplies[] = new Supply($addition->id, 'dot', $addition, 1, null, $across);
+            $kind === 'dot' && $this->supplies[] = new Supply("$addition->id-dot", 'dot', $addition, 1, null, $across);
             if ($kind === 'string') {
                 $this->disc($addition, 'disc', $across, 2);
-                $this->supplies[] = new Supply($addition->id, 'string', $addition, 1, Length::inches(18), null);
+                $this->supplies[] = new Supply("$addition->id-string", 'string', $addition, 1, Length::inches(18), null);
             }
             $kind === 'catch' && $this->disc($addition, 'catch', $across, 1);
 
