@@ -93,7 +93,7 @@ final class SizeCommandTest extends TestCase
         [$status, $out] = self::gimbo(['size', '-'], json_encode($spec, JSON_THROW_ON_ERROR));
         self::assertSame(0, $status);
         $pieces = array_column(json_decode($out, true, 64, JSON_THROW_ON_ERROR)['pieces'], null, 'id');
-        self::assertSame(['envelope', 'c-disc', 'c-string', 'r'], array_keys($pieces));
+        self::assertSame(['envelope', 'c-disc', 'r', 'c-string'], array_keys($pieces));
         self::assertSame(2, $pieces['c-disc']['count']);
         self::assertEqualsWithDelta(457.2, $pieces['c-string']['length'], 1e-6);
         self::assertGreaterThan(457.2 + 2 * 107, $pieces['r']['length']);

@@ -12,7 +12,7 @@ import type { Shown } from './useShown'
 /** Thinner than this, nobody asks how thick it is. */
 const THICK_MM = 6
 
-/** More pieces than these stand in a list. */
+/** More pieces than these stand in a list; those with long names too. */
 const FEW = 4
 
 interface ViewBarProps {
@@ -31,7 +31,7 @@ const pieceFace = (pieces: Piece[], id: string | null) => {
 /** Flat or folding, which piece, and how large the finished thing is. */
 export function ViewBar({ view, shown, picture, room }: ViewBarProps) {
   const isTight = room === 'narrow' || room === 'short'
-  const isMany = view.design.pieces.length > FEW
+  const isMany = view.design.pieces.length > FEW || view.design.pieces.filter(({ role }) => role !== 'made').length > 1
   const { design } = view
   const isSeveral = design.pieces.length > 1
   return (
