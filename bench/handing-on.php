@@ -25,12 +25,7 @@ $app->make(Kernel::class)->bootstrap();
 
 $drafts = Design::query()->get()->map(fn (Design $design): Draft => $app->make(Drafting::class)->draft($design))->sortByDesc(fn (Draft $draft) => count($draft->sized->steps()))->values()->all();
 $largest = $drafts[0];
-$pieces = [];
-foreach ($drafts as $draft) {
-    foreach ($draft->sized->pieces as $piece) {
-        $pieces[] = [$draft->document->name, $piece];
-    }
-}
+$pieces = $largest->sized->pieces;
 $hundred = array_slice(array_merge(...array_fill(0, (int) ceil(100 / count($pieces)), $pieces)), 0, 100);
 $twoHundred = (function () use ($drafts): Generator {
     for ($i = 0; $i < 200; $i++) {
@@ -43,8 +38,8 @@ $words = $app->make(Words::class);
 $began = hrtime(true);
 $size = match ($what) {
     'handout' => strlen(HandoutPdf::write($app->make(Handout::class)->html($largest, $paper), $paper, 'Bench')),
-    'template' => strlen(TemplatePdf::write(array_map(fn ($piece) => ['Bench', $piece], $largest->sized->pieces), $paper, $words, 'Bench')),
-    'template-100' => strlen(TemplatePdf::write($hundred, $paper, $words, 'Bench')),
+    'template' => strlen(TemplatePdf::write($pieces, $largest->sized, $paper, $words, 'Bench')),
+    'template-100' => strlen(TemplatePdf::write($hundred, $largest->sized, $paper, $words, 'Bench')),
     'export-200' => (int) filesize($app->make(Bundle::class)->zip($twoHundred, $paper)),
     default => exit("handout, template, template-100 or export-200\n"),
 };

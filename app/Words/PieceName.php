@@ -48,7 +48,7 @@ final class PieceName
             $placing = $under->placings[0];
         }
         $face = $words->sentence("face.$placing->face");
-        $isOne = count($design->figures->made()->pieces) === 1;
+        $isOne = count($design->figures->outfit->patterns) === 1;
 
         return $isOne ? $face : $words->sentence('panel.of', ['panel' => $face, 'piece' => mb_strtolower(self::made($words, $placing->piece))]);
     }

@@ -12,8 +12,10 @@ use Gimbo\Core\With\Addition;
 use Gimbo\Core\With\Opening;
 
 /** A piece of paper that goes with a make, worked out. */
-final readonly class AddedPiece
+final class AddedPiece
 {
+    private ?Pattern $opened = null;
+
     /**
      * @param string $role what it is: a role of an addition, or a part of a window or a closure
      * @param Addition $addition what asked for it
@@ -24,8 +26,8 @@ final readonly class AddedPiece
      * @param ?string $mirrors a piece that is this one turned over
      */
     public function __construct(
-        public string $role, public Addition $addition, public Paper $paper, public PieceFigures $figures,
-        public Polygon $outline, public Pattern $whole, public array $openings, public array $placings, public ?string $mirrors = null,
+        public readonly string $role, public readonly Addition $addition, public readonly Paper $paper, public readonly PieceFigures $figures,
+        public readonly Polygon $outline, public readonly Pattern $whole, public readonly array $openings, public readonly array $placings, public readonly ?string $mirrors = null,
     ) {
     }
 
@@ -58,6 +60,6 @@ final readonly class AddedPiece
 
     public function pattern(): Pattern
     {
-        return Opened::pattern($this->whole, $this->openings === [] ? [] : [0 => array_map(fn (Opening $opening) => $opening->polygon(), $this->openings)]);
+        return $this->opened ??= Opened::pattern($this->whole, $this->openings === [] ? [] : [0 => array_map(fn (Opening $opening) => $opening->polygon(), $this->openings)]);
     }
 }

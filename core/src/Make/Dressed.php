@@ -101,7 +101,7 @@ final readonly class Dressed implements Make
     {
         $added = $figures->outfit->piece($piece);
         if ($added !== null) {
-            return new Shape($added->pattern());
+            return $added->openings === [] ? new Shape($added->whole) : (new Shape($added->whole))->withPattern($added->pattern());
         }
         $shape = $this->inner->shape($figures->made(), $piece);
         $openings = [];

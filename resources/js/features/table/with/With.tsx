@@ -1,5 +1,5 @@
 import { X } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { memo, type ReactNode } from 'react'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { words, wordsAround } from '@/words'
 import { Field } from '../Field'
@@ -13,12 +13,13 @@ import { TextPart } from './TextPart'
 export function With({ book, view }: PartProps) {
   const additions = additionsOf(view)
   if (additions.length === 0) return null
+  const shared = sharedBy(view)
   return (
     <div className="sentence with-sentence scroller" role="group" aria-label={words('with.group')}>
       <AddMenu book={book} view={view} /> <span>{words('with.begins')} </span>
       {additions.map((addition, i) => (
         <span key={addition.id} data-with={addition.id} className="with-phrase">
-          <Phrase {...{ book, view, addition, i }} />
+          <Phrase {...{ book, view, addition, i }} told={`${shared} ${toldOf(view, i)}`} />
           <button
             type="button"
             className="with-out"
@@ -34,7 +35,32 @@ export function With({ book, view }: PartProps) {
   )
 }
 
-function Phrase({ book, view, addition, i }: PartProps & { addition: Addition; i: number }) {
+/** What every phrase hangs on: the papers and the panels there are, and what lies on which. */
+const sharedBy = (view: PartProps['view']) =>
+  JSON.stringify([
+    view.design.system,
+    view.design.papers.map(({ id, name }) => [id, name]),
+    panelsOf(view.design).map(({ on, isHidden }) => [on, isHidden]),
+    additionsOf(view).map(({ id, role, on }) => [id, role, on]),
+  ])
+
+/** What one phrase says. */
+const toldOf = (view: PartProps['view'], i: number) =>
+  JSON.stringify([additionsOf(view)[i], Object.entries(view.fields).filter(([at]) => at.startsWith(`/with/${i}/`))])
+
+interface PhraseProps extends PartProps {
+  addition: Addition
+  i: number
+  /** All that it says and hangs on: while that is the same, it stays as it is. */
+  told: string
+}
+
+const Phrase = memo(
+  Told,
+  (before, after) => before.told === after.told && before.i === after.i && before.book === after.book,
+)
+
+function Told({ book, view, addition, i }: PhraseProps) {
   const at = `/with/${i}`
   const field = (name: string) => <Field {...{ book, view }} at={`${at}/${name}`} />
   const choice = (name: string, value: string, values: string[], to = (one: string): unknown => one) => (
