@@ -9,6 +9,7 @@ use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Figure\AddedPiece;
+use Gimbo\Core\Figure\Placing;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
@@ -63,7 +64,7 @@ final readonly class StepWords
             Deed::Punch => $this->punch($step),
             Deed::Score => [$this->score($step, $this->before[$index])],
             Deed::Fold => $this->folds($step),
-            Deed::Glue => array_map($this->join(...), $step->glued()),
+            Deed::Glue => $this->glued($step),
             Deed::Put => $this->put($step),
             default => $this->worked($step, $this->before[$index]),
         };
@@ -376,6 +377,18 @@ final readonly class StepWords
         ]), array_filter($step->ops, fn (Op $op) => $op instanceof PutOp)));
     }
 
+    /** @return list<Sentence> what is glued to what; what is done alike to each copy, once */
+    private function glued(WorkStep $step): array
+    {
+        $said = [];
+        foreach ($step->glued() as $op) {
+            $sentence = $this->join($op);
+            $said[$sentence->plain()] ??= $sentence;
+        }
+
+        return array_values($said);
+    }
+
     private function join(JoinOp $op): Sentence
     {
         $join = $op->join;
@@ -409,7 +422,7 @@ final readonly class StepWords
         $shift = fn (callable $of, callable $reach): float => array_reduce($layer->outline->points, fn (?float $most, Point $p) => $most === null ? $of($p) : $reach($most, $of($p))) - array_reduce($panel, fn (?float $most, Point $p) => $most === null ? $of($p) : $reach($most, $of($p)));
         [$x, $y] = [fn (Point $p): float => $p->x, fn (Point $p): float => $p->y];
         $slots = [
-            'onto' => $this->end($op->join->partner(), true),
+            'onto' => $this->end($op->join->partner(), true, count(array_unique(array_map(fn (Placing $one) => "$one->piece/$one->face", $layer->placings))) === 1),
             'left' => $this->figure($isOutside ? -$shift($x, max(...)) : $shift($x, min(...))), 'bottom' => $this->figure($shift($y, min(...))),
         ];
         if ($layer->role === 'liner') {
@@ -433,7 +446,8 @@ final readonly class StepWords
         return $spare === null ? [] : [$this->say('glue.crooked', ['spare' => new Figure(LengthFormatter::for($this->design->request->system)->rounded($spare))])];
     }
 
-    private function end(JoinEnd $end, bool $isOther): Sentence
+    /** @param bool $isEach whether it is the same of every copy */
+    private function end(JoinEnd $end, bool $isOther, bool $isEach = false): Sentence
     {
         $face = $this->words->sentence("face.$end->face");
         $side = $this->words->sentence("side.{$end->side->value}");
@@ -442,7 +456,7 @@ final readonly class StepWords
         }
         $piece = $this->piece($end->piece);
 
-        return $this->say('glue.end.of', ['side' => $side, 'face' => $face, 'piece' => PieceName::inSentence($this->words, $this->design, $end->piece).($piece->count > 1 ? " $end->copy" : '')]);
+        return $this->say('glue.end.of', ['side' => $side, 'face' => $face, 'piece' => PieceName::inSentence($this->words, $this->design, $end->piece).($piece->count > 1 && ! $isEach ? " $end->copy" : '')]);
     }
 
     /** The end of a cut along a line: the edge or the line it comes to. */
