@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { kept, openNew, own } from './gimbo'
 import { showRequest } from './views'
 
@@ -98,6 +98,59 @@ for (const [name, width, height, hasTouch] of [
       await expect.poll(async () => (await made(page, id)).design.pieces.at(-1)?.role).toBe('mat')
     })
   })
+}
+
+const DECORATED = [
+  'Tin of shell finds',
+  'Wallet of six, dressed',
+  'Lantern for the tern night',
+  'Twelve months of sightings',
+  'Order of the counting day',
+]
+
+for (const [how, width, height, hasTouch] of [
+  ['by mouse', 1280, 800, false],
+  ['by touch', 390, 844, true],
+] as const) {
+  test.describe(`decorated, ${how}`, () => {
+    test.use({ hasTouch, viewport: { width, height } })
+    for (const name of DECORATED) {
+      test(`${name}, ${how}: seen on the sheet and in the fold, followed to its last step, handed on`, async ({
+        page,
+      }) => {
+        const press = (what: Locator) => (hasTouch ? what.tap() : what.click())
+        const { designs } = (await (await page.request.get('/api/designs')).json()) as {
+          designs: Array<{ id: string; name: string }>
+        }
+        const id = designs.find((one) => one.name === name)?.id ?? ''
+        const { design, spec } = await made(page, id)
+        await page.goto(`/designs/${id}?piece=all`)
+        await showRequest(page)
+        await expect(page.locator('[data-with]')).toHaveCount(spec.with?.length ?? 0)
+        const onPanels = design.pieces.filter(({ on }) => typeof on === 'string')
+        await expect(page.locator('[data-laid]')).toHaveCount(onPanels.length > 0 ? await laidOf(page, id) : 0)
+        await press(page.getByRole('button', { name: 'Fold', exact: true }))
+        await expect(page.getByLabel('The fold in space')).toHaveAttribute('data-frames', /[1-9]/)
+        await page.goto(`/designs/${id}/work`)
+        const done = page.getByRole('button', { name: 'Done, go on' })
+        for (let i = 1; i < design.steps.length; i++) {
+          await expect(page.getByRole('status').first()).toHaveText(`${i} of ${design.steps.length}`)
+          if (hasTouch) await done.tap()
+          else await page.keyboard.press('PageDown')
+        }
+        await expect(page.getByRole('status').first()).toHaveText(`${design.steps.length} of ${design.steps.length}`)
+        await page.goto(`/designs/${id}/print`)
+        for (const piece of design.pieces)
+          await expect(page.getByText((piece as unknown as { name: string }).name).first()).toBeVisible()
+      })
+    }
+  })
+}
+
+/** How often something lies on one of the make's own pieces as each is drawn once, copies of those alike drawn on one another. */
+async function laidOf(page: Page, id: string): Promise<number> {
+  const { design } = (await kept(page, id)) as unknown as { design: { pieces: Array<{ places?: unknown[] }> } }
+  return design.pieces.reduce((sum, { places = [] }) => sum + places.length, 0)
 }
 
 test('a paper of the drawer is chosen for one piece, and its colour is seen', async ({ page }) => {

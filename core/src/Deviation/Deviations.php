@@ -106,7 +106,8 @@ final readonly class Deviations
             in_array($one->piece, $cut, true) && $given[$name] = $one->at;
         }
         try {
-            return ($this->replan)($given);
+            // Which settings a piece has can hang on others of it: what is cut has those it had.
+            return ($this->replan)($given)->keeping($asItIs, $cut);
         } catch (NothingLeft) {
             return null;
         }

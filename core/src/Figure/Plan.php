@@ -6,6 +6,7 @@ namespace Gimbo\Core\Figure;
 
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Setting\Setting;
 use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\NothingLeft;
@@ -39,6 +40,20 @@ final readonly class Plan
     public function and(Settings $settings, array $sheets, Outfit $outfit): self
     {
         return new self($this->request, $settings, $this->sheets + $sheets, $outfit);
+    }
+
+    /**
+     * The same plan, but for pieces that are cut already: those as another plan has them.
+     *
+     * @param list<string> $pieces
+     */
+    public function keeping(self $other, array $pieces): self
+    {
+        $isCut = array_flip($pieces);
+        $settings = array_filter($other->settings->all, fn (Setting $setting) => isset($isCut[$setting->piece]));
+        $settings += array_filter($this->settings->all, fn (Setting $setting) => ! isset($isCut[$setting->piece]));
+
+        return new self($this->request, new Settings($settings), array_intersect_key($other->sheets, $isCut) + array_diff_key($this->sheets, $isCut));
     }
 
     public function has(string $piece): bool

@@ -246,6 +246,26 @@ final class PropertiesTest extends TestCase
         self::assertGreaterThan(60, $missed);
     }
 
+    /** An envelope has other settings where its tips reach further: missed, it keeps those it had, whatever goes with it. */
+    public function test_a_missed_envelope_keeps_the_settings_it_had(): void
+    {
+        $spec = [
+            'make' => 'deep-envelope', 'system' => 'metric', 'holds' => ['width' => '257.9 mm', 'height' => '90.5 mm', 'thickness' => '1.1 mm'],
+            'clearance' => ['width' => '22.9 mm', 'height' => '22.8 mm', 'depth' => '2.7 mm'], 'paper' => ['caliper' => '0.44 mm'],
+            'tools' => ['cut' => '1 mm', 'score' => '1.2 mm', 'punch' => '3.4 mm', 'notch' => '5 mm'],
+            'options' => ['method' => 'punch-board', 'seam' => '43.3 mm', 'bottomShorter' => '27.1 mm', 'topTip' => 'kept'],
+            'with' => [['id' => 'm', 'role' => 'mat', 'on' => '*', 'border' => '5 mm']],
+        ];
+        $before = Sizing::ofEverything()->size($spec)->piece('envelope');
+        self::assertNotNull($before);
+        foreach (array_keys($before->measures) as $i) {
+            foreach ([-4, 4] as $by) {
+                $missed = Sizing::ofEverything()->missed($spec, 'envelope', $i, $before->measures[$i]->at->plus(Length::mm($by)));
+                self::assertNotContains('envelope', array_map(fn (Follow $follow) => $follow->piece->id, $missed->follow));
+            }
+        }
+    }
+
     /** What became another in something that goes with it is told field by field. */
     public function test_a_change_of_what_goes_with_it_is_told(): void
     {
