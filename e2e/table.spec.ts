@@ -230,14 +230,14 @@ test('another thing made for the same card', async ({ page }) => {
   expect((await kept(page, id)).choices['/options/method']).toBe('punch-board')
 })
 
-test('mats lie on their panels, with the corners to cut off, and go again', async ({ page }) => {
+test('mats lie on their panels, change all together, and go again', async ({ page }) => {
   await openNew(page, { make: 'diamond-card', holds: { width: '6 in', height: '6 in' } })
-  await page.getByRole('button', { name: 'Mats for its panels' }).click()
+  await page.getByRole('button', { name: 'Add something' }).click()
+  await page.getByRole('menuitem', { name: 'Mats on all panels' }).click()
   await expect(page.locator('[data-layer=mat]')).toHaveCount(13)
-  await expect(page.getByText('Left and right are mirror images.')).toBeVisible()
-  await page.getByLabel('Border round each mat').fill('1/4')
-  await expect(page.getByText('Mat, middle').locator('xpath=following-sibling::dd[1]')).toContainText('2 1/2 in')
-  await page.getByRole('button', { name: 'No mats' }).click()
+  await page.getByLabel('Border that shows').fill('1/4')
+  await expect(page.locator('[data-added]', { hasText: 'Mat on the middle' }).locator('dd')).toContainText('2 1/2 in')
+  await page.getByRole('button', { name: 'Take away: A mat' }).click()
   await expect(page.locator('[data-layer=mat]')).toHaveCount(0)
 })
 
@@ -253,10 +253,10 @@ test('a setting beyond the tools’ reach is said before paper is cut', async ({
 
 test('what holds the flap is drawn where it goes', async ({ page }) => {
   await openNew(page)
-  await page.getByRole('button', { name: /^How it is held shut/ }).click()
-  await page.getByRole('menuitemradio', { name: 'a closure dot' }).click()
+  await page.getByRole('button', { name: 'Add something' }).click()
+  await page.getByRole('menuitem', { name: 'Something to hold it shut' }).click()
   await expect(page.locator('[data-layer=closure]')).toHaveCount(2)
-  await expect(page.getByText(/Half a dot of/)).toBeVisible()
+  await expect(page.locator('[data-supply=dot]')).toBeVisible()
 })
 
 /** A request for each remedy the core can offer, found among random ones. */
