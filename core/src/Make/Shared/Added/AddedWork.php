@@ -188,7 +188,7 @@ final readonly class AddedWork
         $steps = $work->cutAndScore(advice: $advice);
         [$width, $height] = [$bench->width, $bench->height];
         $spot = fn (Point $p): Spot => $bench->at(self::nearer($bench, 'left', 'right', $p->x, $width), self::nearer($bench, 'bottom', 'top', $p->y, $height));
-        $away = array_map(fn (array $ring) => new AwayOp(self::what($ring, $piece), Ring::of(...array_map($spot, $ring))), $this->waste($piece, $width, $height));
+        $away = array_map(fn (array $ring) => new AwayOp(self::what($ring, $piece), Ring::of(...array_map($spot, $ring))), Rings::waste($piece->outline, $width, $height));
         $round = self::round($piece, $bench);
         if ($round !== null) {
             $away = $round;
@@ -206,12 +206,6 @@ final readonly class AddedWork
         $steps[$last] = $steps[$last]->withOps([...$steps[$last]->ops, ...$names]);
 
         return array_values($steps);
-    }
-
-    /** @return list<list<Point>> */
-    private function waste(AddedPiece $piece, float $width, float $height): array
-    {
-        return Rings::waste($piece->outline, $width, $height);
     }
 
     /**
@@ -423,7 +417,7 @@ final readonly class AddedWork
         return new Bench($piece->id, $piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres());
     }
 
-    /** Sides that an eye takes for equal, so that it could be stuck on sideways. */
+    /** Sides that an eye takes for equal, within 8 %, so that it could be stuck on sideways (common practice, no source). */
     private static function isNearlySquare(PieceFigures $piece): bool
     {
         [$width, $height] = [$piece->sheet->width->toMillimetres(), $piece->sheet->height->toMillimetres()];

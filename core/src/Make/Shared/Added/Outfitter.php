@@ -46,7 +46,7 @@ use LogicException;
  */
 final class Outfitter
 {
-    /** From an opening, and from what is glued behind it, to the nearest edge. */
+    /** From an opening, and from what is glued behind it, to the nearest edge (common practice, no source). */
     private const LEAST_MARGIN_MM = 3.0;
 
     private const LEAST_MARGIN_INCHES = [1, 8];
@@ -250,7 +250,7 @@ final class Outfitter
             }
         }
         if ($carriers === []) {
-            $this->fits[] = new Fit('panel-is-there', $this->request->tools->cut->size, Length::zero(), $this->request->tools->cut->size, Length::zero(), MakeUp::of(), piece: $addition->id);
+            $this->fits[] = $this->nothingToHold($addition);
         }
 
         return $carriers;
@@ -531,7 +531,7 @@ final class Outfitter
 
             return;
         }
-        $this->fits[] = new Fit('panel-is-there', $this->request->tools->cut->size, Length::zero(), $this->request->tools->cut->size, Length::zero(), MakeUp::of(), piece: $addition->id);
+        $this->fits[] = $this->nothingToHold($addition);
     }
 
     private function closure(Addition $addition): void
@@ -564,7 +564,7 @@ final class Outfitter
 
             return;
         }
-        $this->fits[] = new Fit('panel-is-there', $this->request->tools->cut->size, Length::zero(), $this->request->tools->cut->size, Length::zero(), MakeUp::of(), piece: $addition->id);
+        $this->fits[] = $this->nothingToHold($addition);
     }
 
     /** How far what holds a flap stays from an opening; null where there is none on its faces. */
@@ -598,11 +598,19 @@ final class Outfitter
         }
     }
 
+    /** The fit that fails where the make has no panel for what is added. */
+    private function nothingToHold(Addition $addition): Fit
+    {
+        $cut = $this->request->tools->cut->size;
+
+        return new Fit('panel-is-there', $cut, Length::zero(), $cut, Length::zero(), MakeUp::of(), piece: $addition->id);
+    }
+
     /** Once round the finished thing the shorter way: each strip as long as its share of that, and the overlap. */
     private function band(Addition $addition): void
     {
         if (! $this->hasBand) {
-            $this->fits[] = new Fit('panel-is-there', $this->request->tools->cut->size, Length::zero(), $this->request->tools->cut->size, Length::zero(), MakeUp::of(), piece: $addition->id);
+            $this->fits[] = $this->nothingToHold($addition);
 
             return;
         }
