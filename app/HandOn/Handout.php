@@ -20,6 +20,7 @@ use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Work\Taping;
 use Illuminate\Contracts\View\Factory;
 
 /**
@@ -103,6 +104,12 @@ final readonly class Handout
             $words = LengthFormatter::for($design->request->system);
             $list[] = strtr(e($this->words->sentence("handout.supply.$supply->role")), [
                 '{length}' => $supply->length === null ? '' : $this->figure($words->rounded($supply->length)), '{size}' => $supply->size === null ? '' : $this->figure($words->rounded($supply->size)),
+            ]);
+        }
+        foreach (Taping::inAll($design) as $tape) {
+            $words = LengthFormatter::for($design->request->system);
+            $list[] = strtr(e($this->words->sentence('handout.tape', ['strips' => $tape->strips])), [
+                '{width}' => $this->figure($words->rounded($tape->width ?? $tape->length)), '{length}' => $this->figure($words->rounded($tape->length)),
             ]);
         }
         foreach (With::cases() as $with) {

@@ -36,6 +36,7 @@ use Gimbo\Core\Work\Course;
 use Gimbo\Core\Work\FigureText;
 use Gimbo\Core\Work\PartSize;
 use Gimbo\Core\Work\SheetState;
+use Gimbo\Core\Work\Taping;
 use LogicException;
 
 /**
@@ -61,7 +62,7 @@ final readonly class StepWords
         $step = $this->design->steps()[$index];
         $said = match ($step->do) {
             Deed::Cut => [$this->cut($step)],
-            Deed::Punch => $this->punch($step),
+            Deed::Punch => $step->with === With::PunchBoard ? $this->punch($step) : $this->pressed($step),
             Deed::Score => [$this->score($step, $this->before[$index])],
             Deed::Fold => $this->folds($step),
             Deed::Glue => $this->glued($step),
@@ -77,6 +78,9 @@ final readonly class StepWords
     {
         $step = $this->design->steps()[$index];
         $with = $step->do === Deed::Glue && $step->with !== null ? [$this->say("with.{$step->with->value}")] : [];
+        foreach (Taping::of($this->design, $step) as $tape) {
+            $with[] = $tape->width === null ? $this->say('tape.too-wide') : $this->say('tape.strips', ['count' => (string) $tape->strips, 'width' => $this->figure($tape->width->toMillimetres()), 'length' => $this->figure($tape->length->toMillimetres())]);
+        }
 
         $values = array_map(fn (Length $value) => new Figure(LengthFormatter::for($this->design->request->system)->rounded($value)), $step->values);
 
@@ -161,6 +165,21 @@ final readonly class StepWords
         ];
     }
 
+    /** @return list<Sentence> an edge punch from mark to mark; a plate, and where its two passes meet */
+    private function pressed(WorkStep $step): array
+    {
+        $slots = ['faces' => $this->faces($step->faces)];
+        $line = $this->lines($step)[0] ?? null;
+        if ($line === null) {
+            return [$this->say('step.punch.plate', $slots)];
+        }
+        $ends = array_map(fn (Spot $end) => $this->point($end, $this->finished($step->piece)), [$line->from, $line->to]);
+
+        return [$step->with === With::EdgePunch
+            ? $this->say('step.punch.edge', ['edge' => $this->edge($line->on->edge ?? ''), 'end' => $this->figure($line->from->is->x)])
+            : $this->say('step.punch.plates', $slots + ['from' => $ends[0], 'to' => $ends[1]])];
+    }
+
     /** @return list<Sentence> op by op, each as the sheet lies by then */
     private function worked(WorkStep $step, SheetState $state): array
     {
@@ -216,6 +235,10 @@ final readonly class StepWords
         }
         if ($op->what === Waste::Opening) {
             return $this->opening($op, $paths, $state);
+        }
+        $radius = $this->piece($step->piece)->added()->radius ?? 0.0;
+        if ($radius > 0.0 && $op->what === Waste::Round) {
+            return $op === $step->ops[0] ? $this->say('away.corners', ['radius' => $this->figure($radius)]) : null;
         }
         if ($this->piece($step->piece)->isAdded() && in_array($op->what, [Waste::Round, Waste::Taper], true)) {
             // All four corners come off along one line.

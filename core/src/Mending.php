@@ -34,6 +34,7 @@ final readonly class Mending
     private const OF_ADDED = [
         'mat-has-room' => 'border', 'panel-is-there' => '', 'window-inside-panel' => 'shape/circle', 'windows-apart' => '', 'window-inside-mat' => 'shape/circle',
         'backing-inside-panel' => 'backing/margin', 'label-inside-panel' => 'width', 'band-overlaps' => '',
+        'corners-have-room' => 'radius', 'corner-inside-rounded' => '', 'edge-punch-is-there' => '', 'edge-has-repeats' => '', 'plate-covers-panel' => '', 'seam-is-hidden' => '',
     ];
 
     /** More ways than these are not read. */

@@ -99,23 +99,31 @@ final class Specs
             0 => ['circle' => $mm(5, 40)], 1 => ['oval' => [$mm(5, 40), $mm(5, 40)]], 2 => ['rect' => [$mm(5, 60), $mm(5, 60)], 'radius' => $mm(1, 4)],
             3 => ['ring' => [[0, 0], [20, 2], [24, 15], [9, 22], [1, 12]]], default => ['rect' => [$mm(5, 60), $mm(5, 60)]],
         };
+        $edge = fn (): array => mt_rand(0, 2) === 0 ? ['edge' => ['bottom', 'top', 'both'][mt_rand(0, 2)]] : [];
+        $round = fn (): array => mt_rand(0, 2) === 0 ? ['radius' => $mm(2, 8)] : [];
         $with = [];
         for ($n = mt_rand(1, 6); $n > 0; $n--) {
             $panel = $panels[mt_rand(0, count($panels) - 1)];
             $mats = array_column(array_filter($with, fn (array $one) => $one['role'] === 'mat'), 'id');
-            $with[] = ['id' => "a$n"] + match (mt_rand(0, 9)) {
-                0, 1 => ['role' => 'mat', 'on' => $panel, 'border' => $border(), 'paper' => $paper()],
-                2 => ['role' => 'mat', 'on' => $mats === [] ? '*' : $mats[0], 'border' => $border()],
-                3 => ['role' => 'strip', 'on' => $panel, 'width' => $mm(4, 20), 'way' => ['across', 'upright'][mt_rand(0, 1)]],
+            $with[] = ['id' => "a$n"] + match (mt_rand(0, 10)) {
+                0, 1 => ['role' => 'mat', 'on' => $panel, 'border' => $border(), 'paper' => $paper()] + $edge() + $round(),
+                2 => ['role' => 'mat', 'on' => $mats === [] ? '*' : $mats[0], 'border' => $border()] + $round(),
+                3 => ['role' => 'strip', 'on' => $panel, 'width' => $mm(4, 20), 'way' => ['across', 'upright'][mt_rand(0, 1)]] + $edge(),
                 4, 5 => ['role' => 'window', 'on' => $panel, 'shape' => $shape(), 'backing' => ['paper' => $paper()], 'frame' => ['width' => $mm(3, 6)], 'rim' => ['paper' => 'foam']],
                 6 => ['role' => 'liner', 'border' => $mm(2, 8)],
                 7 => ['role' => 'closure', 'by' => ['dot', 'string', 'slit', 'catch'][mt_rand(0, 3)]],
-                8 => ['role' => 'band', 'paper' => 'print'],
-                default => ['role' => 'label', 'text' => 'Nest', 'count' => mt_rand(1, 3)] + (mt_rand(0, 1) === 0 ? ['on' => $panel] : []),
+                8 => ['role' => 'band', 'paper' => 'print'] + $edge(),
+                9 => ['role' => 'emboss', 'on' => $mats === [] ? $panel : $mats[0]] + (mt_rand(0, 1) === 0 ? ['width' => $mm(40, 120), 'height' => $mm(40, 120)] : []),
+                default => ['role' => 'label', 'text' => 'Nest', 'count' => mt_rand(1, 3)] + (mt_rand(0, 1) === 0 ? ['on' => $panel] : []) + $round(),
             };
         }
 
-        return ['with' => $with, 'papers' => $papers] + $spec;
+        $punches = mt_rand(0, 1) === 0 ? [] : ['punches' => [
+            'circles' => [$mm(10, 14), $mm(20, 40)], 'circleReach' => $mm(15, 60), 'corners' => ['4 mm', '6 mm'], 'repeat' => $mm(8, 40), 'holeReach' => $mm(20, 60),
+            'dies' => [['oval' => ['20 mm', '30 mm']]], 'plate' => [$mm(60, 120), $mm(60, 120)], 'tapes' => ['3 mm', '6 mm'],
+        ]];
+
+        return ['with' => $with, 'papers' => $papers] + ($punches === [] ? [] : ['tools' => $punches + (array) ($spec['tools'] ?? [])]) + $spec;
     }
 
     /**

@@ -16,6 +16,9 @@ use Gimbo\Core\Geometry\Tolerance;
  */
 final class Opened
 {
+    /** An edge joins its parts at a vertex that lies so near to where it would come out, so that no side is shorter. */
+    private const SHORT_MM = 0.05;
+
     /** @var list<Point> */
     private array $vertices;
 
@@ -141,7 +144,7 @@ final class Opened
         }
         [$l, $i, $a, $b, $point] = $hit;
         foreach ([$a, $b] as $v) {
-            if ($this->vertices[$v]->isAt($point)) {
+            if ($this->vertices[$v]->minus($point)->length() < self::SHORT_MM) {
                 return [$from, $v];
             }
         }

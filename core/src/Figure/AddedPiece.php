@@ -24,10 +24,12 @@ final class AddedPiece
      * @param list<Placing> $placings one a copy; none for what lies on no panel
      * @param Pattern $whole without its openings
      * @param ?string $mirrors a piece that is this one turned over
+     * @param float $radius of its corners, which the outline has square and the pattern round, mm
      */
     public function __construct(
         public readonly string $role, public readonly Addition $addition, public readonly Paper $paper, public readonly PieceFigures $figures,
         public readonly Polygon $outline, public readonly Pattern $whole, public readonly array $openings, public readonly array $placings, public readonly ?string $mirrors = null,
+        public readonly float $radius = 0.0,
     ) {
     }
 
@@ -39,7 +41,7 @@ final class AddedPiece
     /** The same piece, of which another is the mirror image. */
     public function mirroring(string $other): self
     {
-        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $this->openings, $this->placings, $other);
+        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $this->openings, $this->placings, $other, $this->radius);
     }
 
     /**
@@ -49,13 +51,13 @@ final class AddedPiece
      */
     public function at(array $placings): self
     {
-        return new self($this->role, $this->addition, $this->paper, $this->figures->times(count($placings)), $this->outline, $this->whole, $this->openings, $placings, $this->mirrors);
+        return new self($this->role, $this->addition, $this->paper, $this->figures->times(count($placings)), $this->outline, $this->whole, $this->openings, $placings, $this->mirrors, $this->radius);
     }
 
     /** @param list<Opening> $openings */
     public function opened(array $openings): self
     {
-        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $openings, $this->placings, $this->mirrors);
+        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $openings, $this->placings, $this->mirrors, $this->radius);
     }
 
     public function pattern(): Pattern

@@ -19,9 +19,11 @@ final readonly class Outfit
      * @param array<string, array<string, list<Opening>>> $openings in the make's own pieces, by piece and face
      * @param array<string, Closure> $closures what holds a flap shut, by the addition that asked for it
      * @param list<Fit> $fits
+     * @param list<Embossed> $embossed
      */
     public function __construct(
         public array $patterns = [], public array $pieces = [], public array $supplies = [], public array $openings = [], public array $closures = [], public array $fits = [],
+        public array $embossed = [],
     ) {
     }
 

@@ -45,6 +45,12 @@ final readonly class Fit
         return new self($id, $need, $have, $bare, $slip, MakeUp::of());
     }
 
+    /** The same fit, about one of several pieces. */
+    public function about(string $piece): self
+    {
+        return new self($this->id, $this->need, $this->have, $this->bare, $this->slip, $this->madeOf, $this->remedies, $piece, $this->band);
+    }
+
     public function slack(): Length
     {
         return $this->have->minus($this->need);

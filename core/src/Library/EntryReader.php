@@ -11,6 +11,7 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Measure\PairText;
 use Gimbo\Core\Measure\StepText;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
@@ -35,6 +36,13 @@ final readonly class EntryReader
     private const HOST = '/^(?:[a-z0-9](?:[a-z0-9.-]{0,251}[a-z0-9])?|\[[0-9a-f:.]{2,45}\])$/i';
 
     private const RAW_PRINTING_PORT = 9100;
+
+    /** What of a set of tools is about punches and dies; none is usual. */
+    private const PUNCHES = ['circles', 'circleReach', 'corners', 'tab', 'repeat', 'holeReach', 'dies', 'plate', 'tapes'];
+
+    private const MOST_PUNCHES = 40;
+
+    private const OVAL = 'oval ';
 
     private const SIZE_KINDS = ['card', 'envelope', 'sheet'];
 
@@ -85,7 +93,7 @@ final readonly class EntryReader
     /** @return Entry a step nobody gave is the usual one of the system */
     private function tools(): array
     {
-        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'trimmerScore', 'punch', 'notch', 'reach', 'scoreReach', 'trimmerReach', 'slant', 'reads']);
+        $this->in->allowOnly('', ['name', 'system', 'cut', 'score', 'trimmerScore', 'punch', 'notch', 'reach', 'scoreReach', 'trimmerReach', 'slant', 'reads', ...self::PUNCHES]);
         $usual = Tools::usual($this->system);
         $words = LengthFormatter::in($this->unit);
 
@@ -100,6 +108,15 @@ final readonly class EntryReader
             'trimmerReach' => $this->length('/trimmerReach'),
             'slant' => $this->length('/slant'),
             'reads' => $this->in->choice('/reads', ['both', 'left'], 'both'),
+            'circles' => $this->several('/circles'),
+            'circleReach' => $this->length('/circleReach'),
+            'corners' => $this->several('/corners'),
+            'tab' => $this->pair('/tab', $this->in->get('/tab')),
+            'repeat' => $this->length('/repeat'),
+            'holeReach' => $this->length('/holeReach'),
+            'dies' => $this->dies('/dies'),
+            'plate' => $this->pair('/plate', $this->in->get('/plate')),
+            'tapes' => $this->several('/tapes'),
         ];
     }
 
@@ -167,6 +184,52 @@ final readonly class EntryReader
         }
 
         return StepText::join(array_values(array_filter(array_map(fn (string $scale) => $this->written($at, $scale), $scales))));
+    }
+
+    /** Sizes with commas between them; null where nothing was typed. */
+    private function several(string $at): ?string
+    {
+        $texts = array_filter(array_map(fn (string $one): ?string => $this->written($at, $one), $this->list($at)));
+
+        return $texts === [] ? null : StepText::join(array_values($texts));
+    }
+
+    /** Window dies, width by height, `oval` before those that are. */
+    private function dies(string $at): ?string
+    {
+        $texts = [];
+        foreach ($this->list($at) as $one) {
+            $isOval = str_starts_with(mb_strtolower($one), self::OVAL);
+            $texts[] = ($isOval ? self::OVAL : '').$this->pair($at, $isOval ? substr($one, strlen(self::OVAL)) : $one);
+        }
+
+        return $texts === [] ? null : StepText::join($texts);
+    }
+
+    /** @return list<string> */
+    private function list(string $at): array
+    {
+        $typed = $this->in->get($at);
+        $list = is_string($typed) ? StepText::split($typed) : [];
+        ($typed !== null && ! is_string($typed)) || count($list) > self::MOST_PUNCHES ? $this->in->problem($at, Reason::of('punches.list', ['most' => self::MOST_PUNCHES])) : null;
+
+        return count($list) > self::MOST_PUNCHES ? [] : $list;
+    }
+
+    /** Width by height; null where nothing was typed. */
+    private function pair(string $at, mixed $typed): ?string
+    {
+        if ($typed === null || $typed === '') {
+            return null;
+        }
+        $two = is_string($typed) ? PairText::split($typed) : null;
+        if ($two === null) {
+            $this->in->problem($at, Reason::of('punches.pair'));
+
+            return null;
+        }
+
+        return implode(PairText::BETWEEN, array_map(fn (string $one): string => (string) $this->written($at, $one), $two));
     }
 
     /** @param ?Closure(string, ?Unit): WrittenLength $read how it is written; else as LengthParser reads */

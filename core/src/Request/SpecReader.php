@@ -51,8 +51,8 @@ final readonly class SpecReader
         $papers = $this->papers($in);
         $ids = array_map(strval(...), array_keys($papers));
         $cutFrom = $this->cutFrom($in, $ids);
-        $with = AdditionReader::read($in, $system, $ids);
         $tools = $this->tools($in, $system);
+        $with = AdditionReader::read($in, $system, $ids, $tools->punches);
         $options = $make === null ? new Options([], []) : $this->options($in, $make, $item);
         $usual = $make?->usualClearance($item, $system) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
         $in->allowOnly('/clearance', ['width', 'height', 'depth']);
@@ -175,7 +175,7 @@ final readonly class SpecReader
 
     private function tools(FieldReader $in, System $system): Tools
     {
-        $in->allowOnly('/tools', ['cut', 'score', 'trimmer-score', 'punch', 'slant', 'notch', 'reach', 'readings', 'name']);
+        $in->allowOnly('/tools', ['cut', 'score', 'trimmer-score', 'punch', 'slant', 'notch', 'reach', 'readings', 'name', 'punches']);
         $in->optionalName('/tools/name', self::LONGEST_NAME);
         $usual = Tools::usual($system);
         $reaches = array_filter([
@@ -193,6 +193,7 @@ final readonly class SpecReader
             $in->length('/tools/slant/reach'),
             ToolFields::inside($in, 'punch', fn (string $at) => $in->choice("$at/reads", ['both', 'left'], 'both')) === 'left',
             $in->choice('/tools/readings', [Tools::READ_ON, Tools::EACH_EDGE], Tools::READ_ON) === Tools::READ_ON,
+            PunchReader::read($in),
         );
     }
 

@@ -15,6 +15,10 @@ enum With: string
     case PunchBoard = 'punch-board';
     case Scissors = 'scissors';
     case CornerPunch = 'corner-punch';
+    case CirclePunch = 'circle-punch';
+    case WindowDie = 'window-die';
+    case EdgePunch = 'edge-punch';
+    case EmbossingPlate = 'embossing-plate';
     case Pencil = 'pencil';
     case BoneFolder = 'bone-folder';
     /** Holds at once and does not forgive. */

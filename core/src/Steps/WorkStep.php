@@ -77,6 +77,15 @@ final readonly class WorkStep
         return new self($this->id, $this->do, $this->piece, $this->copies, $this->with, $this->turn, $this->fence, $ops, $this->or, $this->advice, $this->faces, $this->phase, $this->values);
     }
 
+    /** The same step, done with something else; where a punch would have given another size, that is a figure of its advice. */
+    public function byOther(With $with, ?string $advice = null, ?Length $size = null): self
+    {
+        return new self(
+            $this->id, $this->do, $this->piece, $this->copies, $with, $this->turn, $this->fence, $this->ops, $this->or, [...$this->advice, ...array_filter([$advice])], $this->faces, $this->phase,
+            $this->values + array_filter(['size' => $size]),
+        );
+    }
+
     /** @return list<FoldOp> */
     public function folds(): array
     {

@@ -21,6 +21,7 @@ final readonly class Tools
      * @param array<string, Length> $reaches of single tools, by ToolKind's value
      * @param ?Length $slant how far the ruler reaches that slanted cuts are set by
      * @param bool $isReadFromLeftOnly whether the punch board's ruler runs one way only
+     * @param Punches $punches what cuts one size only
      * @param bool $readsOn whether scores are read on from the edge that lies at the fence, where they fall on the step from there
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Tools
         private ?Length $slant = null,
         public bool $isReadFromLeftOnly = false,
         public bool $readsOn = true,
+        public Punches $punches = new Punches,
     ) {
     }
 

@@ -11,6 +11,7 @@ use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Paper;
+use Gimbo\Core\Tool\Punches;
 
 /** Reads `with`: everything that goes with a make. Usual sizes are common practice, no source. */
 final class AdditionReader
@@ -29,7 +30,7 @@ final class AdditionReader
     private array $read = [];
 
     /** @param list<string> $papers ids of those there are */
-    private function __construct(private readonly FieldReader $in, private readonly System $system, private readonly array $papers)
+    private function __construct(private readonly FieldReader $in, private readonly System $system, private readonly array $papers, private readonly Punches $punches)
     {
     }
 
@@ -37,7 +38,7 @@ final class AdditionReader
      * @param list<string> $papers ids of those there are
      * @return list<Addition>
      */
-    public static function read(FieldReader $in, System $system, array $papers): array
+    public static function read(FieldReader $in, System $system, array $papers, Punches $punches = new Punches): array
     {
         $with = $in->get('/with') ?? [];
         if (! is_array($with) || ! array_is_list($with) || count($with) > self::MOST) {
@@ -45,7 +46,7 @@ final class AdditionReader
 
             return [];
         }
-        $reader = new self($in, $system, $papers);
+        $reader = new self($in, $system, $papers, $punches);
         foreach (array_keys($with) as $i) {
             $reader->entry($i);
         }
@@ -149,8 +150,17 @@ final class AdditionReader
             ]),
             Role::Band => ['width' => Length::inches(3, 2), 'overlap' => Length::inches(3, 4)],
             Role::Ribbon => ['width' => $this->usual(3, 8, 10)] + ($choices['way'] === 'behind' ? [] : ['bow' => $this->usual(18, 1, 450)]),
-            Role::Closure => in_array($choices['by'], ['string', 'catch'], true) ? ['size' => $this->usual($choices['by'] === 'string' ? 1 : 2, 2, $choices['by'] === 'string' ? 13 : 25)] : [],
-            Role::Label => ['width' => $this->usual(2, 1, 50), 'height' => $this->usual(1, 2, 12)],
+            Role::Closure => match ($choices['by']) {
+                'string' => ['size' => $this->punched($this->usual(1, 2, 13))],
+                'catch' => ['size' => $this->punched($this->usual(1, 1, 25))],
+                default => [],
+            },
+            Role::Label => ['width' => $this->usual(2, 1, 50), 'height' => $this->usual(1, 2, 12)] + $this->radius($at),
+            Role::Mat => $this->radius($at),
+            Role::Emboss => [
+                'width' => $this->punches->plate->width ?? Length::inches(17, 4),
+                'height' => $this->punches->plate->height ?? Length::inches(11, 2),
+            ],
             default => [],
         };
         $lengths = [];
@@ -159,6 +169,18 @@ final class AdditionReader
         }
 
         return $lengths;
+    }
+
+    /** Round, in the size she has a punch for that is nearest to the usual one. */
+    private function punched(Length $usual): Length
+    {
+        return $this->punches->circle($usual) ?? $usual;
+    }
+
+    /** @return array<string, Length> of corners that are rounded; none where they are not */
+    private function radius(string $at): array
+    {
+        return $this->in->get("$at/radius") === null ? [] : ['radius' => $this->in->required("$at/radius")];
     }
 
     private function usual(int $numerator, int $denominator, int $mm): Length

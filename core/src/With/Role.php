@@ -18,10 +18,15 @@ enum Role: string
     /** Paper once round the finished thing. */
     case Band = 'band';
     case Ribbon = 'ribbon';
+    /** A pattern pressed into a panel or a mat. */
+    case Emboss = 'emboss';
     /** What holds a top flap shut. */
     case Closure = 'closure';
     /** A piece with a text on it. */
     case Label = 'label';
+
+    /** Which of its level edges an edge punch goes along. */
+    private const EDGES = ['none', 'bottom', 'top', 'both'];
 
     /** Whether it lies on a panel and makes it thicker. */
     public function isLayer(): bool
@@ -32,21 +37,22 @@ enum Role: string
     /** Whether it must say on what it lies. */
     public function needsPlace(): bool
     {
-        return in_array($this, [self::Mat, self::Strip, self::Window], true);
+        return in_array($this, [self::Mat, self::Strip, self::Window, self::Emboss], true);
     }
 
     /** @return list<string> the fields of an entry besides id and role */
     public function fields(): array
     {
         return match ($this) {
-            self::Mat => ['on', 'border', 'paper', 'side'],
-            self::Strip => ['on', 'width', 'way', 'at', 'border', 'paper', 'side'],
+            self::Mat => ['on', 'border', 'radius', 'edge', 'paper', 'side'],
+            self::Strip => ['on', 'width', 'way', 'at', 'border', 'edge', 'paper', 'side'],
             self::Window => ['on', 'shape', 'at', 'through', 'backing', 'frame', 'rim', 'side'],
             self::Liner => ['border', 'paper'],
-            self::Band => ['width', 'overlap', 'paper'],
+            self::Band => ['width', 'overlap', 'edge', 'paper'],
+            self::Emboss => ['on', 'width', 'height', 'side'],
             self::Ribbon => ['width', 'way', 'bow'],
             self::Closure => ['by', 'size', 'paper'],
-            self::Label => ['on', 'text', 'width', 'height', 'count', 'paper', 'side'],
+            self::Label => ['on', 'text', 'width', 'height', 'count', 'radius', 'paper', 'side'],
         };
     }
 
@@ -54,7 +60,8 @@ enum Role: string
     public function choices(): array
     {
         return match ($this) {
-            self::Strip => ['way' => ['across', 'upright']],
+            self::Mat, self::Band => ['edge' => self::EDGES],
+            self::Strip => ['way' => ['across', 'upright'], 'edge' => self::EDGES],
             self::Ribbon => ['way' => ['once', 'both', 'behind']],
             self::Closure => ['by' => ['dot', 'string', 'slit', 'catch']],
             default => [],

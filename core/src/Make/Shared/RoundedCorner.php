@@ -13,7 +13,7 @@ use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\Waste;
 
-/** A square corner of a sheet that is rounded, as with a corner punch: 1/4 in or 6 mm, less where there is no room for it. Common practice, no source. */
+/** A square corner of a sheet that is rounded, as with a corner punch: 1/4 in or 6 mm, or what her punch nearest to that gives, less where there is no room for it. Common practice, no source. */
 final class RoundedCorner
 {
     public const CHORDS = 8;
@@ -24,7 +24,8 @@ final class RoundedCorner
      */
     public static function radius(SizingRequest $request, float $most): float
     {
-        $usual = ($request->system === System::Imperial ? Length::inches(1, 4) : Length::mm(6))->toMillimetres();
+        $usual = $request->system === System::Imperial ? Length::inches(1, 4) : Length::mm(6);
+        $usual = ($request->tools->punches->corner($usual) ?? $usual)->toMillimetres();
 
         return $usual <= $most / 2 ? $usual : max(0.0, $request->tools->cut->down(Length::atMost($most / 2))->toMillimetres());
     }

@@ -32,7 +32,7 @@ use Gimbo\Core\Tool\ToolKind;
 
 /**
  * Dividers as large as the back's mat, 1/4 in less than it both ways, their tabs staggered so that all can be read.
- * Common practice, no source, as are the tab's 1/2 in of height and 2 in of width.
+ * Common practice, no source, as are the tab's 1/2 in of height and 2 in of width where there is no tab punch.
  */
 final class Dividers
 {
@@ -63,16 +63,16 @@ final class Dividers
         $less = fn (Axis $axis, Length $length, Term ...$more): AxisPlan => AxisPlan::of($planning, $id, $axis, [], MakeUp::of(
             new Term(TermKind::Face, $length), new Term(TermKind::Margin, Length::inches(-1, 4)), ...$more,
         ), [], isContained: true);
-        $sheet = new GridPlan($less(Axis::Width, $width), $less(Axis::Height, $height, new Term(TermKind::Flap, self::tabHeight())));
+        $sheet = new GridPlan($less(Axis::Width, $width), $less(Axis::Height, $height, new Term(TermKind::Flap, self::tabHeight($planning))));
         $grid = $sheet->settle($planning->settings());
         [$cut, $w, $h] = [$planning->tools->cut, $grid->columns->total, $grid->rows->total];
         // Narrower, so that all stand beside one another, but not under an inch; else in cycles.
         $share = $cut->down($w->timesNearest(1, max(2, $count)));
-        $tab = Length::max($cut->down(Length::min(Length::inches(2), $share->isLessThan(Length::inches(1)) ? $w->timesNearest(1, 2) : $share)), $cut->size);
+        $tab = Length::max($cut->down(Length::min($planning->tools->punches->tab->width ?? Length::inches(2), $share->isLessThan(Length::inches(1)) ? $w->timesNearest(1, 2) : $share)), $cut->size);
         $beside = max(1, min($count, intdiv($w->ticks, $tab->ticks)));
         $from = $beside === 1 ? Length::zero() : $cut->down($w->minus($tab)->timesNearest(($n - 1) % $beside, $beside - 1));
         $to = $cut->down($from->plus($tab));
-        $shoulder = Length::max($cut->down(Length::min(self::tabHeight(), $h->timesNearest(1, 2))), $cut->size);
+        $shoulder = Length::max($cut->down(Length::min(self::tabHeight($planning), $h->timesNearest(1, 2))), $cut->size);
         $set = fn (string $name, Length $at): mixed => $planning->set($id, $name, ToolKind::Trimmer, $at, $at, MakeUp::of(new Term(TermKind::Face, $at)));
         $from->isPositive() && $set(self::FROM, $from);
         $to->isLessThan($w) && $set(self::TO, $to);
@@ -121,9 +121,9 @@ final class Dividers
         return $steps;
     }
 
-    private static function tabHeight(): Length
+    private static function tabHeight(Planning $planning): Length
     {
-        return Length::inches(1, 2);
+        return $planning->tools->punches->tab->height ?? Length::inches(1, 2);
     }
 
     private static function outline(Settings $settings, string $id, GridSheet $grid): Polygon

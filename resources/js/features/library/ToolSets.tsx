@@ -18,6 +18,8 @@ const FIELDS = [
   'trimmerReach',
   'slant',
 ] as const
+/** What cuts one size only. */
+const PUNCHES = ['circles', 'circleReach', 'corners', 'tab', 'repeat', 'holeReach', 'dies', 'plate', 'tapes'] as const
 const BLANK = {
   name: '',
   system: 'imperial',
@@ -31,6 +33,7 @@ const BLANK = {
   trimmerReach: '',
   slant: '',
   reads: 'both',
+  ...Object.fromEntries(PUNCHES.map((field) => [field, ''])),
 }
 
 /** The maker's tools: the smallest step each can be set to, how far they reach, and the notch as it really is. */
@@ -49,7 +52,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
             <h2 className="text-lg">{set.name}</h2>
             <p className="text-soft">{words(`system.${set.system}`)}</p>
             <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-1">
-              {FIELDS.map((field) => (
+              {[...FIELDS, ...PUNCHES.filter((field) => set[field])].map((field) => (
                 <div key={field} className="contents">
                   <dt>{words(`field.tools.${field}`)}</dt>
                   <dd className="text-right text-lg font-semibold">
@@ -95,6 +98,21 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
                 {words('trial.notch')}
               </button>
             </div>
+            <details className="rounded-xl border border-line px-4 py-2" open={PUNCHES.some((field) => draft[field])}>
+              <summary className="cursor-pointer py-1 font-semibold">{words('tools-page.punches')}</summary>
+              <p className="mb-2 text-soft">{words('tools-page.punches-why')}</p>
+              <div className="form-grid items-end! gap-y-2.5! [--field:10.5rem]">
+                {PUNCHES.map((field) => (
+                  <EntryField
+                    form={form}
+                    field={field}
+                    key={field}
+                    label={words(`field.tools.${field}`)}
+                    placeholder={words(`example.tools.${field}`)}
+                  />
+                ))}
+              </div>
+            </details>
             {isTrying && (
               <NotchTrial
                 system={draft.system ?? 'imperial'}

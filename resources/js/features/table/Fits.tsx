@@ -26,6 +26,11 @@ const QUIET = new Set([
   'label-inside-panel',
   'band-overlaps',
   'closure-clear-of-window',
+  'corners-have-room',
+  'corner-inside-rounded',
+  'edge-has-repeats',
+  'seam-is-hidden',
+  'hole-within-reach',
 ])
 
 /** Every fit as a gauge, the worst first. What fails says so in words and offers what mends it. */

@@ -16,6 +16,7 @@ use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Supply;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Make\Shared\GridWork;
+use Gimbo\Core\Make\Shared\RoundedCorner;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
@@ -84,7 +85,7 @@ final readonly class AddedWork
         foreach ($made as $piece) {
             [$flat, $glue] = [self::first($steps, $piece, [Deed::Fold]), self::first($steps, $piece, [Deed::Glue, Deed::Close, Deed::Fill])];
             $phase = self::phase($steps, $piece);
-            foreach ($this->openings($piece, $phase) as $step) {
+            foreach ([...$this->openings($piece, $phase), ...$this->embossed($piece, self::bench($this->figures->piece($piece)), $phase)] as $step) {
                 $before[min($flat, $glue)][] = $step;
             }
             foreach (self::inOrder($outfit->pieces) as $added) {
@@ -197,6 +198,11 @@ final readonly class AddedWork
         foreach ($piece->openings as $n => $opening) {
             $steps[] = $work->step('window'.($n > 0 ? '-'.($n + 1) : ''), Deed::Hole, With::Scissors, [new AwayOp(Waste::Opening, $opening->ring($bench))]);
         }
+        if ($piece->radius > 0.0) {
+            $corners = [['left', 'bottom'], ['right', 'bottom'], ['right', 'top'], ['left', 'top']];
+            $steps[] = $work->step('corners', Deed::Round, With::CornerPunch, array_map(fn (array $corner) => RoundedCorner::away($bench, $corner[0], $corner[1], $piece->radius), $corners));
+        }
+        array_push($steps, ...$this->punchedEdges($piece, $work), ...$this->embossed($piece->id(), $bench, $phase));
         $names = $this->names($piece->pattern(), $bench);
         $folds = $this->folds($piece, $bench);
         if ($folds !== []) {
@@ -206,6 +212,44 @@ final readonly class AddedWork
         $steps[$last] = $steps[$last]->withOps([...$steps[$last]->ops, ...$names]);
 
         return array_values($steps);
+    }
+
+    /** @return list<WorkStep> an edge punch along one level edge, or both: from mark to mark, in whole repeats */
+    private function punchedEdges(AddedPiece $piece, GridWork $work): array
+    {
+        $punches = $this->figures->request->tools->punches;
+        $repeats = Worked::repeats($piece, $punches);
+        if ($repeats === null || $punches->repeat === null) {
+            return [];
+        }
+        $steps = [];
+        $end = $repeats->end->toMillimetres();
+        foreach (['bottom', 'top'] as $edge) {
+            if (in_array($piece->addition->choice('edge'), [$edge, 'both'], true)) {
+                $bench = $work->bench;
+                $ends = array_map(fn (string $side) => $bench->at($bench->in($side, $end), $edge), ['left', 'right']);
+                $steps[] = $work->step("edge/$edge", Deed::Punch, With::EdgePunch, [$bench->draw(Stroke::Mark, "edge-$edge", $bench->in($edge, 0.0), ...$ends)], advice: ['in-whole-repeats'], values: ['repeat' => $punches->repeat]);
+            }
+        }
+
+        return $steps;
+    }
+
+    /** @return list<WorkStep> a pattern pressed into a piece while it is flat and nothing lies on it */
+    private function embossed(string $piece, Bench $bench, int $phase): array
+    {
+        $steps = [];
+        foreach ($this->figures->outfit->embossed as $one) {
+            if ($one->piece !== $piece) {
+                continue;
+            }
+            $seam = array_map(fn (Point $p): Spot => self::found($bench, $p), $one->seam ?? []);
+            $id = "$piece/emboss/{$one->addition->id}".(count($steps) > 0 ? '-'.(count($steps) + 1) : '');
+            $ops = count($seam) === 2 ? [$bench->draw(Stroke::Mark, "seam-{$one->addition->id}-".count($steps), Line::between($seam[0], $seam[1]), $seam[0], $seam[1])] : [];
+            $steps[] = new WorkStep($id, Deed::Punch, $piece, $this->figures->piece($piece)->count, With::EmbossingPlate, ops: $ops, advice: [...($one->isTurned ? ['turn-the-plate'] : []), ...($ops === [] ? [] : ['emboss-twice'])], about: [$one->face], phase: $phase);
+        }
+
+        return $steps;
     }
 
     /**

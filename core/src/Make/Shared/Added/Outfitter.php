@@ -12,6 +12,7 @@ use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Extra\Closure;
 use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Figure\AddedPiece;
+use Gimbo\Core\Figure\Embossed;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\Outfit;
 use Gimbo\Core\Figure\PieceFigures;
@@ -75,6 +76,9 @@ final class Outfitter
     /** @var list<Fit> */
     private array $fits = [];
 
+    /** @var list<Embossed> */
+    private array $embossed = [];
+
     /**
      * @param Callback(string, MakeUp, MakeUp, list<Strip>, bool): ?GridSheet $sheetOf the sheet of a piece that needs so much; scored from below, and no larger than it needs where that is asked; null where there is none
      */
@@ -112,6 +116,7 @@ final class Outfitter
         }
         foreach ($request->with as $addition) {
             match ($addition->role) {
+                Role::Emboss => $outfitter->emboss($addition),
                 Role::Closure => $outfitter->closure($addition),
                 Role::Band => $outfitter->band($addition),
                 Role::Ribbon => $outfitter->ribbon($addition),
@@ -119,7 +124,7 @@ final class Outfitter
             };
         }
 
-        return new Outfit($outfitter->patterns, $outfitter->pieces, $outfitter->supplies, $outfitter->openings, $outfitter->closures, $outfitter->fits);
+        return new Outfit($outfitter->patterns, $outfitter->pieces, $outfitter->supplies, $outfitter->openings, $outfitter->closures, $outfitter->fits, $outfitter->embossed);
     }
 
     private function mats(Addition $addition): void
@@ -157,7 +162,9 @@ final class Outfitter
             $grid = ($this->sheetOf)($addition->id, $asked($width, Dimension::Width), $asked($height, Dimension::Height), [], false);
             if ($grid !== null) {
                 $outline = Polygon::rectangle(0, 0, $grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres());
-                $this->pieces[] = new AddedPiece('label', $addition, $paper, PieceFigures::ofGrid($addition->id, $grid, count: $addition->count), $outline, self::plain('label', $outline), [], []);
+                [$radius, $fits] = Worked::radius($addition, $addition->id, $outline, null, new Point(0, 0));
+                array_push($this->fits, ...$fits);
+                $this->pieces[] = new AddedPiece('label', $addition, $paper, PieceFigures::ofGrid($addition->id, $grid, count: $addition->count), $outline, self::plain('label', Worked::rounded($outline, $radius)), [], [], radius: $radius);
             }
 
             return;
@@ -204,7 +211,12 @@ final class Outfitter
         $cut = Rings::withoutHairs(Rings::fitted($ring, $grid->sheet()));
         [$left, , $low] = Rings::bounds($cut);
         $outline = Polygon::of(array_map(fn (Point $p) => new Point($p->x - $left, $p->y - $low), $cut));
-        $this->pieces[] = new AddedPiece($role, $addition, $paper, PieceFigures::ofGrid($id, $grid, count: $carrier->copies), $outline, self::plain($role, $outline), [], $this->placings($addition, $carrier, new Point($left, $low)));
+        [$radius, $fits] = Worked::radius($addition, $id, $outline, $this->laid($carrier->piece), new Point($left, $low));
+        array_push($this->fits, ...$fits, ...Worked::edge($addition, $id, $grid, $this->request->tools->punches));
+        $this->pieces[] = new AddedPiece(
+            $role, $addition, $paper, PieceFigures::ofGrid($id, $grid, count: $carrier->copies), $outline,
+            self::plain($role, Worked::rounded($outline, $radius)), [], $this->placings($addition, $carrier, new Point($left, $low)), radius: $radius,
+        );
     }
 
     /** @return list<Placing> one on each copy of what it lies on */
@@ -534,6 +546,25 @@ final class Outfitter
         $this->fits[] = $this->nothingToHold($addition);
     }
 
+    /** A plate on each face; what strips lie on that are looked at for the seam. */
+    private function emboss(Addition $addition): void
+    {
+        foreach ($this->carriers($addition) as $carrier) {
+            $covered = ['across' => [], 'upright' => []];
+            foreach ($this->pieces as $strip) {
+                foreach ($strip->role === 'strip' ? $strip->placings : [] as $placing) {
+                    if ($placing->piece === $carrier->piece && $placing->face === $carrier->face) {
+                        [$left, $right, $low, $high] = Rings::bounds(array_map(fn (Point $p) => $carrier->toOwn($placing->there($p)), $strip->outline->points));
+                        $covered[$strip->addition->choice('way')][] = $strip->addition->choice('way') === 'across' ? [$low, $high] : [$left, $right];
+                    }
+                }
+            }
+            [$embossed, $fits] = Embossing::of($addition, $carrier, $covered['across'], $covered['upright']);
+            array_push($this->fits, ...$fits);
+            $embossed === null || $this->embossed[] = $embossed;
+        }
+    }
+
     private function closure(Addition $addition): void
     {
         foreach ($this->patterns as $id => $pattern) {
@@ -547,13 +578,15 @@ final class Outfitter
             $this->fits[] = $closure->fit;
             $clear = $this->clearOfWindows($closure);
             $clear === null || $this->fits[] = $clear;
-            if ($closure->face === null || $clear?->isOk() === false) {
-                if ($clear?->isOk() === false) {
-                    unset($this->closures[$addition->id]);
-                }
+            if ($clear?->isOk() === false) {
+                unset($this->closures[$addition->id]);
 
                 return;
             }
+            if ($closure->face === null) {
+                return;
+            }
+            $kind === 'string' && array_push($this->fits, ...Worked::holes($closure, $this->figures->piece($id), $this->request->tools->punches));
             $across = Length::nearestTo($closure->sizeMm);
             $kind === 'dot' && $this->supplies[] = new Supply("$addition->id-dot", 'dot', $addition, 1, null, $across);
             if ($kind === 'string') {
@@ -632,6 +665,7 @@ final class Outfitter
         }
         $outline = Polygon::rectangle(0, 0, $grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres());
         $this->fits[] = new Fit('band-overlaps', $overlap, $grid->columns->total->times($strips)->minus($round)->timesNearest(1, $strips), $overlap->timesNearest(1, 2), Length::zero(), MakeUp::of(), piece: $addition->id);
+        array_push($this->fits, ...Worked::edge($addition, $addition->id, $grid, $this->request->tools->punches));
         $this->pieces[] = new AddedPiece('band', $addition, $paper, PieceFigures::ofGrid($addition->id, $grid, count: $strips), $outline, self::plain('band', $outline), [], []);
     }
 

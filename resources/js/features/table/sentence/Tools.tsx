@@ -20,7 +20,29 @@ export function toolChanges(tools: ToolSet): Change[] {
     { at: '/tools/score/reach', to: tools.scoreReach ?? null },
     { at: '/tools/slant/reach', to: tools.slant ?? null },
     { at: '/tools/punch/reads', to: tools.reads === 'left' ? 'left' : null },
+    { at: '/tools/punches', to: punchesOf(tools) },
   ]
+}
+
+const list = (text: string | null | undefined) => (text ? text.split(', ') : undefined)
+const pair = (text: string | null | undefined) => (text ? text.split(' × ') : undefined)
+
+/** Punches and dies as a request says them; null where none are named. */
+export function punchesOf(tools: ToolSet): Record<string, unknown> | null {
+  const said = Object.entries({
+    circles: list(tools.circles),
+    circleReach: tools.circleReach ?? undefined,
+    corners: list(tools.corners),
+    tab: pair(tools.tab),
+    repeat: tools.repeat ?? undefined,
+    holeReach: tools.holeReach ?? undefined,
+    dies: list(tools.dies)?.map((die) =>
+      die.startsWith('oval ') ? { oval: pair(die.slice('oval '.length)) } : { rect: pair(die) },
+    ),
+    plate: pair(tools.plate),
+    tapes: list(tools.tapes),
+  }).filter(([, value]) => value !== undefined)
+  return said.length === 0 ? null : Object.fromEntries(said)
 }
 
 const USUAL_TOOLS: Change[] = [{ at: '/tools', to: null }]

@@ -64,7 +64,7 @@ export function PanelMenu({ book, view, at, onClose }: PartProps & { at: Pointed
                   {words('with.add.second')}
                 </DropdownMenu.Item>
               )}
-              {(['strip', 'window', 'label'] as const).map((role) => (
+              {(['strip', 'window', 'label', 'emboss'] as const).map((role) => (
                 <DropdownMenu.Item key={role} className="menu-item" onSelect={() => add(begun(view, role, at.on))}>
                   {words(`with.role.${role}`)}
                 </DropdownMenu.Item>

@@ -5,7 +5,7 @@ import { words, wordsAround } from '@/words'
 import { Field } from '../Field'
 import type { PartProps } from '../sentence/part'
 import { AddMenu } from './AddMenu'
-import { additionsOf, panelsOf, placeName, reshaped, shapeOf, type Addition } from './additions'
+import { additionsOf, middleOf, panelsOf, placeName, punchesIn, reshaped, shapeOf, type Addition } from './additions'
 import { PaperPart } from './PaperPart'
 import { TextPart } from './TextPart'
 
@@ -42,6 +42,7 @@ const sharedBy = (view: PartProps['view']) =>
     view.design.papers.map(({ id, name }) => [id, name]),
     panelsOf(view.design).map(({ on, isHidden }) => [on, isHidden]),
     additionsOf(view).map(({ id, role, on }) => [id, role, on]),
+    punchesIn(view),
   ])
 
 /** What one phrase says. */
@@ -62,6 +63,7 @@ const Phrase = memo(
 
 function Told({ book, view, addition, i }: PhraseProps) {
   const at = `/with/${i}`
+  const punches = punchesIn(view)
   const field = (name: string) => <Field {...{ book, view }} at={`${at}/${name}`} />
   const choice = (name: string, value: string, values: string[], to = (one: string): unknown => one) => (
     <ChoicePart
@@ -115,7 +117,20 @@ function Told({ book, view, addition, i }: PhraseProps) {
       ),
     sizes: () => (
       <span className="whitespace-nowrap">
-        {addition.shape?.circle ? field('shape/circle') : null}
+        {addition.shape?.circle ? (
+          <>
+            {field('shape/circle')}
+            {punches.circles && (
+              <ChoicePart
+                label={words('with.punched')}
+                value={typeof addition.shape.circle === 'string' ? addition.shape.circle : ''}
+                face="▾"
+                groups={[{ choices: punches.circles.map((size) => ({ value: size, label: size })) }]}
+                onChoose={(size) => book.set([{ at: `${at}/shape/circle`, to: size }])}
+              />
+            )}
+          </>
+        ) : null}
         {(['rect', 'oval'] as const).map((kind) =>
           addition.shape?.[kind] ? (
             <span key={kind}>
@@ -127,6 +142,41 @@ function Told({ book, view, addition, i }: PhraseProps) {
     ),
     backing: () => <WindowPart {...{ book, view, at }} part="backing" of={addition.backing} />,
     frame: () => <WindowPart {...{ book, view, at }} part="frame" of={addition.frame} />,
+    corners: () => (
+      <>
+        <ChoicePart
+          label={words('with.corners')}
+          value={addition.radius === undefined ? 'square' : 'round'}
+          face={words(`with.corners.${addition.radius === undefined ? 'square' : 'round'}`)}
+          groups={[{ choices: ['square', 'round'].map((value) => ({ value, label: words(`with.corners.${value}`) })) }]}
+          onChoose={(one) =>
+            book.set([{ at: `${at}/radius`, to: one === 'square' ? null : (punches.corners?.[0] ?? usual(view)) }])
+          }
+        />
+        {addition.radius !== undefined && <> {field('radius')}</>}
+      </>
+    ),
+    edge: () =>
+      punches.repeat || (addition.edge && addition.edge !== 'none') ? (
+        <>, {choice('edge', addition.edge ?? 'none', ['none', 'bottom', 'top', 'both'])}</>
+      ) : null,
+    at: () => (
+      <>
+        <ChoicePart
+          label={words('with.at')}
+          value={addition.at ? 'place' : 'middle'}
+          face={words(`with.at.${addition.at ? 'place' : 'middle'}`)}
+          groups={[{ choices: ['middle', 'place'].map((value) => ({ value, label: words(`with.at.${value}`) })) }]}
+          onChoose={(one) => book.set([{ at: `${at}/at`, to: one === 'middle' ? null : middleOf(view, addition.on) }])}
+        />
+        {addition.at && (
+          <span className="whitespace-nowrap">
+            {' '}
+            {field('at/left')} · {field('at/bottom')}
+          </span>
+        )}
+      </>
+    ),
     count: () => field('count'),
     text: () => (
       <TextPart

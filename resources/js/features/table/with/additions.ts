@@ -12,6 +12,9 @@ export interface Addition {
   backing?: { paper?: string }
   frame?: { paper?: string }
   way?: string
+  at?: unknown
+  radius?: string
+  edge?: string
   by?: string
   text?: string
 }
@@ -106,6 +109,25 @@ export function reshaped(shape: Record<string, unknown> | undefined, to: string)
 
 export const shapeOf = (shape: Record<string, unknown> | undefined): string =>
   shape?.circle ? 'circle' : shape?.oval ? 'oval' : shape?.ring ? 'ring' : shape?.radius ? 'rounded' : 'rect'
+
+/** Punches and dies the design is worked with. */
+export const punchesIn = (view: DesignView): { circles?: string[]; corners?: string[]; repeat?: string } =>
+  (view.spec as { tools?: { punches?: object } }).tools?.punches ?? {}
+
+/** Where the middle of a panel lies from its left and its lower edge, to the nearest eighth or millimetre: a place to begin from. */
+export function middleOf(view: DesignView, on: string | undefined): { left: string; bottom: string } {
+  const panel = panelsOf(view.design).find((one) => one.on === on)
+  const fold = panel?.piece.fold
+  const ring =
+    fold?.faces_vertices[fold['faces_gimbo:name'].indexOf(panel?.face ?? '')]?.map((v) => fold.vertices_coords[v]) ?? []
+  const half = (axis: 0 | 1) => {
+    const along = ring.map((point) => point?.[axis] ?? 0)
+    return ring.length === 0 ? 30 : (Math.max(...along) - Math.min(...along)) / 2
+  }
+  const isMetric = view.design.system === 'metric'
+  const text = (mm: number) => (isMetric ? `${Math.round(mm)} mm` : `${Math.round((mm / 25.4) * 8) / 8} in`)
+  return { left: text(half(0)), bottom: text(half(1)) }
+}
 
 /** A paper of the drawer, put among those of the design under an id of its own. */
 export function paperFrom(view: DesignView, kept: PaperStock): { id: string; changes: Change[] } {
