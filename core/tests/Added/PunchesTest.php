@@ -8,6 +8,7 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\WorkStep;
@@ -80,16 +81,15 @@ final class PunchesTest extends TestCase
 
     public function test_a_corner_over_a_rounded_one_is_said_and_so_is_a_radius_without_room(): void
     {
+        /** @return list<array<string, mixed>> */
         $mats = fn (string $border, string $radius): array => [
             ['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '4 mm', 'radius' => '12 mm'], ['id' => 'n', 'role' => 'mat', 'on' => 'm', 'border' => $border] + ($radius === '' ? [] : ['radius' => $radius]),
         ];
-        $fails = fn (array $with): array => self::failing(self::card([], $with));
-
         // A square corner lies inside an arc of 12 where (12 − b) √2 is at most 12: from 3.515 on.
-        self::assertSame(['corner-inside-rounded'], $fails($mats('3 mm', '')));
-        self::assertSame([], $fails($mats('4 mm', '')));
-        self::assertSame([], $fails($mats('3 mm', '9 mm')));
-        self::assertSame(['corners-have-room'], $fails([['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '4 mm', 'radius' => '60 mm']]));
+        self::assertSame(['corner-inside-rounded'], self::failing(self::card([], $mats('3 mm', ''))));
+        self::assertSame([], self::failing(self::card([], $mats('4 mm', ''))));
+        self::assertSame([], self::failing(self::card([], $mats('3 mm', '9 mm'))));
+        self::assertSame(['corners-have-room'], self::failing(self::card([], [['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '4 mm', 'radius' => '60 mm']])));
     }
 
     public function test_an_edge_punch_makes_whole_repeats_with_ends_alike(): void
@@ -148,23 +148,21 @@ final class PunchesTest extends TestCase
     {
         $design = self::with(['tab' => ['35 mm', '9 mm']], ['make' => 'slope-box', 'system' => 'metric', 'holds' => ['width' => '148 mm', 'height' => '105 mm', 'thickness' => '60 mm'], 'options' => ['dividers' => 3]]);
         $points = $design->piece('divider-1')?->pattern()->polygon(0)->points ?? [];
-        $top = max(array_map(fn ($p) => $p->y, $points));
-        $tab = array_values(array_map(fn ($p) => $p->x, array_filter($points, fn ($p) => abs($p->y - $top) < 1e-9)));
+        usort($points, fn (Point $a, Point $b) => $b->y <=> $a->y);
 
-        self::assertEqualsWithDelta(35.0, max($tab) - min($tab), 1e-9);
+        self::assertEqualsWithDelta(35.0, abs($points[0]->x - $points[1]->x), 1e-9);
+        self::assertEqualsWithDelta(9.0, $points[0]->y - $points[2]->y, 1e-9);
     }
 
     /** The widest tape that lies on the join, a strip along each long side of a layer. */
     public function test_tape_by_join_and_in_all(): void
     {
         $design = self::card(['tapes' => ['3 mm', '6 mm', '90 mm']], [['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '4 mm'], ['id' => 's', 'role' => 'strip', 'on' => 'm', 'width' => '10 mm']]);
-        $said = fn (array $tapes): array => array_map(fn (Taping $one): array => [$one->width?->toMillimetres(), $one->strips, $one->length->toMillimetres()], $tapes);
-
-        self::assertSame([[90.0, 1, 132.0]], $said(Taping::of($design, self::step($design, 'm/glue'))));
-        self::assertSame([[6.0, 1, 132.0]], $said(Taping::of($design, self::step($design, 's/glue'))));
-        self::assertSame([[90.0, 1, 132.0], [6.0, 1, 132.0]], $said(Taping::inAll($design)));
+        self::assertSame([[90.0, 1, 132.0]], self::said(Taping::of($design, self::step($design, 'm/glue'))));
+        self::assertSame([[6.0, 1, 132.0]], self::said(Taping::of($design, self::step($design, 's/glue'))));
+        self::assertSame([[90.0, 1, 132.0], [6.0, 1, 132.0]], self::said(Taping::inAll($design)));
         $narrow = self::card(['tapes' => ['12 mm']], [['id' => 's', 'role' => 'strip', 'on' => 'card/front', 'width' => '10 mm']]);
-        self::assertSame([[null, 1, 140.0]], $said(Taping::of($narrow, self::step($narrow, 's/glue'))));
+        self::assertSame([[null, 1, 140.0]], self::said(Taping::of($narrow, self::step($narrow, 's/glue'))));
         self::assertSame([], Taping::inAll($narrow));
     }
 
@@ -208,7 +206,7 @@ final class PunchesTest extends TestCase
 
     /**
      * @param array<string, mixed> $punches
-     * @param list<array<string, mixed>> $with
+     * @param array<array<string, mixed>> $with
      */
     private static function card(array $punches, array $with): Design
     {
@@ -227,6 +225,15 @@ final class PunchesTest extends TestCase
     private static function step(Design $design, string $id): WorkStep
     {
         return array_values(array_filter($design->steps(), fn (WorkStep $step) => $step->id === $id))[0] ?? throw new \LogicException("There is no step $id.");
+    }
+
+    /**
+     * @param list<Taping> $tapes
+     * @return list<array{?float, int, float}>
+     */
+    private static function said(array $tapes): array
+    {
+        return array_map(fn (Taping $one): array => [$one->width?->toMillimetres(), $one->strips, $one->length->toMillimetres()], $tapes);
     }
 
     /** @return list<string> */

@@ -23,6 +23,7 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Piece, Sized } from '@/api/client'
 import { laidOn, layersUnder, paperColour } from '../drawing/laid'
 import { partAt, type Assembly } from './assembly'
+import { bandRound } from './band'
 import type { XYZ } from './folded'
 
 export interface Colours {
@@ -72,7 +73,7 @@ export class FoldScene {
   private readonly papers = new Map<string, MeshLambertMaterial>()
   private plain = '#ffffff'
   private design: Pick<Sized, 'pieces' | 'papers'> = { pieces: [], papers: [] }
-  private assembly: Assembly = { parts: [], stages: [] }
+  private assembly: Assembly = { parts: [], stages: [], isWhole: false }
   private moment = 0
   private showsHeld = true
   private queued = 0
@@ -217,6 +218,7 @@ export class FoldScene {
     const held = new Soup()
     const outlines: number[] = []
     const others = new Map<string, Soup>()
+    const made: XYZ[] = []
     for (const part of this.assembly.parts) {
       const { faces, edges, contents, at } = partAt(part, this.assembly.stages, this.moment)
       const flat = part.piece.fold
@@ -230,6 +232,7 @@ export class FoldScene {
           (v) => (flat.vertices_coords[v] ?? [0, 0]) as [number, number],
         )
         paper.polygon(ring, corners)
+        made.push(...ring)
         outline(outlines, ring, (i, next) =>
           joined.has(`${flat.faces_vertices[f]?.[i]} ${flat.faces_vertices[f]?.[next]}`),
         )
@@ -269,6 +272,16 @@ export class FoldScene {
         outline(outlines, top)
       }
     }
+    for (const band of this.bands()) {
+      const first = this.assembly.parts[0]
+      const colour = paperColour(this.design, band) ?? ''
+      const soup = others.get(colour) ?? new Soup()
+      others.set(colour, soup)
+      for (const side of bandRound(made, first && !first.place ? lieOf(first.piece) : 0, band.sheet.height)) {
+        soup.quad(side)
+        outline(outlines, side)
+      }
+    }
     const sheet = paper.geometry()
     const lines = new BufferGeometry()
     lines.setAttribute('position', new BufferAttribute(new Float32Array(outlines), 3))
@@ -283,6 +296,14 @@ export class FoldScene {
       new LineSegments(lines, this.lines),
     )
     this.frame(sheet)
+  }
+
+  /** What goes round the thing, once that is whole and closed. */
+  private bands(): Piece[] {
+    const { isWhole, stages } = this.assembly
+    return isWhole && this.moment >= stages.length - 1e-3
+      ? this.design.pieces.filter(({ role }) => role === 'band')
+      : []
   }
 
   /** Keeps the middle of what there is in the middle, and as large as it can be at any moment. */

@@ -18,6 +18,8 @@ export interface Assembly {
   parts: Part[]
   /** What happens in each stage: the faces that turn on which piece; the last one may put the pieces together. */
   stages: Array<{ piece: string; faces: string[] } | 'together'>
+  /** Whether it is all there is, so that what goes round it goes round it at the end. */
+  isWhole: boolean
 }
 
 const GAP_MM = 18
@@ -47,7 +49,7 @@ export function assemblyOf(pieces: readonly Piece[], chosen: string | null): Ass
     stages.push(...piece.folding.stages.map((faces) => ({ piece: piece.id, faces })))
   }
   if (isTogether) stages.push('together')
-  return { parts, stages }
+  return { parts, stages, isWhole: chosen === null }
 }
 
 const eased = (share: number) => share * share * (3 - 2 * share)
