@@ -57,6 +57,7 @@ is_missing() {
     package=${pair%%=*} program=${pair#*=}
     case $program in
       # Read whole first: a grep that leaves early would make the pipe fail.
+      file:*) [ -e "${program#file:}" ] || missing+=("$package") ;;
       php:*) grep -qix "${program#php:}" <<<"$(php -m 2>/dev/null)" || missing+=("$package") ;;
       python:*) /usr/bin/python3 -c "import ${program#python:}" 2>/dev/null || missing+=("$package") ;;
       *) command -v "$program" >/dev/null 2>&1 || missing+=("$package") ;;

@@ -64,7 +64,7 @@ final readonly class Bundle
         $name = $draft->document->name;
         yield 'design.gimbo.json' => json_encode($draft->document->toArray(), self::READABLE)."\n";
         yield 'template.pdf' => TemplatePdf::write($draft->sized->pieces, $draft->sized, $format, $this->words, $name);
-        $labels = $this->labels->pdf($draft->sized, $format, $name);
+        $labels = $this->labels->pdf($draft->sized, $format);
         if ($labels !== null) {
             yield 'labels.pdf' => $labels;
         }

@@ -195,6 +195,7 @@ final readonly class Mending
                     $kind === $addition->choice('by') || $remedies[] = new Remedy("closure-$kind", ["/with/$addition->index/by" => $kind, "/with/$addition->index/size" => null]);
                 }
             } elseif ($isIts && isset(self::OF_ADDED[$fit->id])) {
+                str_starts_with($fit->id, 'edge-') && $remedies[] = new Remedy('plain-edge', ["/with/$addition->index/edge" => null]);
                 array_push($remedies, ...array_filter([$this->lessOf($fit, "/with/$addition->index/".self::OF_ADDED[$fit->id])]));
                 $remedies[] = new Remedy('without-it', ["/with/$addition->index" => null]);
             }

@@ -45,6 +45,33 @@ final class WithTest extends TestCase
         $this->get('/api/designs/'.$this->start('Bare').'/labels.pdf')->assertNotFound();
     }
 
+    /** Poppler reads every script in its own order, and finds each text inside its label. */
+    public function test_labels_in_any_script_are_written_as_they_are_read(): void
+    {
+        $texts = ['Ähre', 'Крачка', 'Γλαρόνι', 'שחפית', 'خطاف', 'アジサシ', '燕鸥', 'นกนางนวล', 'कुररी', 'WWWWWWWWWWWWWWWWWWWW', 'iiii & <b>'];
+        $labels = array_map(fn (string $text, int $n): array => ['id' => "l$n", 'role' => 'label', 'text' => $text, 'width' => '60 mm', 'height' => '14 mm'], $texts, array_keys($texts));
+        $id = $this->start('Terns everywhere', ['with' => $labels] + self::CARD);
+        $file = (string) tempnam(sys_get_temp_dir(), 'gimbo');
+        file_put_contents($file, (string) $this->get("/api/designs/$id/labels.pdf?paper=a4")->assertOk()->getContent());
+        $said = (string) preg_replace('/[\x{202A}-\x{202E}]/u', '', Process::run(['pdftotext', $file, '-'])->throw()->output());
+        foreach ($texts as $text) {
+            self::assertStringContainsString($text, $said);
+        }
+        $fonts = array_slice(explode('
+', trim(Process::run(['pdffonts', $file])->throw()->output())), 2);
+        self::assertNotSame([], $fonts);
+        self::assertStringContainsString('SourceSans3', implode(' ', $fonts));
+        foreach ($fonts as $font) {
+            self::assertMatchesRegularExpression('/ yes +yes +yes +\d+ +\d+$/', $font, 'A font is not embedded.');
+        }
+        preg_match_all('~<word xMin="([\d.]+)" yMin="[\d.]+" xMax="([\d.]+)" yMax="[\d.]+">W+</word>~', Process::run(['pdftotext', '-bbox', $file, '-'])->throw()->output(), $word);
+        self::assertCount(1, $word[1]);
+        $wide = ((float) $word[2][0] - (float) $word[1][0]) * 25.4 / 72;
+        self::assertLessThan(60.0, $wide);
+        self::assertGreaterThan(50.0, $wide, 'Letters may be as large as the label takes.');
+        unlink($file);
+    }
+
     /** More than go on a page go on the next; none is cut off at an edge. */
     public function test_labels_that_do_not_go_on_a_page_go_on_the_next(): void
     {

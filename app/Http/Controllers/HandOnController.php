@@ -72,7 +72,7 @@ final readonly class HandOnController
     /** `?paper=a4|letter` */
     public function labels(Design $design, Request $request, LabelSheet $sheet): Response
     {
-        $pdf = $sheet->pdf($this->drafting->draft($design)->sized, PaperFormat::asked($request->query('paper')), $design->name);
+        $pdf = $sheet->pdf($this->drafting->draft($design)->sized, PaperFormat::asked($request->query('paper')));
 
         return Download::of($pdf ?? throw new NotFoundHttpException, 'application/pdf', FileName::of($design->name.' labels').'.pdf');
     }

@@ -129,12 +129,21 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
   )
 }
 
-/** What a tool can be set to, on one scale or on two. */
+/** What a tool can be set to, on one scale or on two; or the sizes there are. */
 function Scales({ text }: { text: string }) {
   return text.split(', ').map((scale, i) => (
     <span key={scale}>
       {i > 0 && ` ${words('tools.or')} `}
-      <Figure text={scale} />
+      {scale.startsWith('oval ') && `${words('with.shape.oval')} `}
+      {scale
+        .replace('oval ', '')
+        .split(' × ')
+        .map((length, n) => (
+          <span key={n}>
+            {n > 0 && ' × '}
+            <Figure text={length} />
+          </span>
+        ))}
     </span>
   ))
 }
