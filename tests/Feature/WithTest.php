@@ -48,7 +48,7 @@ final class WithTest extends TestCase
     /** Poppler reads every script in its own order, and finds each text inside its label. */
     public function test_labels_in_any_script_are_written_as_they_are_read(): void
     {
-        $texts = ['Ähre', 'Крачка', 'Γλαρόνι', 'שחפית', 'خطاف', 'アジサシ', '燕鸥', 'นกนางนวล', 'कुररी', 'WWWWWWWWWWWWWWWWWWWW', 'iiii & <b>'];
+        $texts = ['Ähre', 'Крачка', 'Γλαρόνι', 'שחפית', 'خطاف', 'アジサシ', '燕鸥', 'นกนางนวล', 'नभचर', 'WWWWWWWWWWWWWWWWWWWW', 'iiii & <b>'];
         $labels = array_map(fn (string $text, int $n): array => ['id' => "l$n", 'role' => 'label', 'text' => $text, 'width' => '60 mm', 'height' => '14 mm'], $texts, array_keys($texts));
         $id = $this->start('Terns everywhere', ['with' => $labels] + self::CARD);
         $file = (string) tempnam(sys_get_temp_dir(), 'gimbo');
