@@ -16,7 +16,9 @@ use Gimbo\Core\Figure\AddedPiece;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Place;
+use Gimbo\Core\Figure\Placing;
 use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
@@ -124,6 +126,27 @@ final class Piece
     public function added(): ?AddedPiece
     {
         return $this->all->outfit->piece($this->id);
+    }
+
+    /**
+     * What lies on its first copy, the lowest first.
+     *
+     * @return list<array{Polygon, Paper}> a face each, on its flat sheet
+     */
+    public function laid(): array
+    {
+        $laid = [];
+        foreach ($this->all->outfit->pieces as $added) {
+            foreach ($added->placings as $placing) {
+                $chain = $this->all->outfit->chain($placing);
+                $root = $chain[count($chain) - 1];
+                foreach ($root->piece === $this->id && $root->copy === 1 ? array_keys($added->pattern()->faces) : [] as $f) {
+                    $laid[] = [Polygon::of(array_map(fn (Point $p): Point => array_reduce($chain, fn (Point $on, Placing $one) => $one->there($on), $p), $added->pattern()->polygon($f)->points)), $added->paper];
+                }
+            }
+        }
+
+        return $laid;
     }
 
     /** Its pattern without openings. */

@@ -164,10 +164,7 @@ final class StillWriter
         $laid = [];
         foreach ($outfit->pieces as $added) {
             foreach ($added->placings as $placing) {
-                $chain = [$placing];
-                while (($under = $outfit->piece($chain[count($chain) - 1]->piece)) !== null) {
-                    $chain[] = $under->placings[0];
-                }
+                $chain = $outfit->chain($placing);
                 $root = $chain[count($chain) - 1];
                 if ($root->piece !== $piece->id || ($piece->count > 1 && $root->copy !== $copy)) {
                     continue;

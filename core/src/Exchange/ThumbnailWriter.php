@@ -8,11 +8,12 @@ use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Geometry\Point;
 
-/** The least of a piece that still shows what it is: its cut lines and its folds, to a tenth of a millimetre. */
+/** The least of a piece that still shows what it is: its cut lines, its folds and what lies on it, to a tenth of a millimetre. */
 final class ThumbnailWriter
 {
-    /** @return array{width: float, height: float, lie: string, faces: list<list<array{float, float}>>, cuts: list<list<float>>, mountains: list<list<float>>, valleys: list<list<float>>} */
+    /** @return array{width: float, height: float, lie: string, faces: list<list<array{float, float}>>, cuts: list<list<float>>, mountains: list<list<float>>, valleys: list<list<float>>, laid: list<array{ring: list<array{float, float}>, colour: ?string}>} */
     public static function write(Piece $piece): array
     {
         return [
@@ -23,6 +24,7 @@ final class ThumbnailWriter
             'cuts' => self::lines($piece->pattern(), Assignment::Boundary, Assignment::Cut),
             'mountains' => self::lines($piece->pattern(), Assignment::Mountain),
             'valleys' => self::lines($piece->pattern(), Assignment::Valley),
+            'laid' => array_map(fn (array $one): array => ['ring' => array_map(fn (Point $p): array => [round($p->x, 1), round($p->y, 1)], $one[0]->points), 'colour' => $one[1]->colour], $piece->laid()),
         ];
     }
 

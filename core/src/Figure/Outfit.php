@@ -38,6 +38,17 @@ final readonly class Outfit
         return null;
     }
 
+    /** @return non-empty-list<Placing> where something lies, on what that lies, and so on down to a piece of the make */
+    public function chain(Placing $placing): array
+    {
+        $chain = [$placing];
+        while (($under = $this->piece($chain[count($chain) - 1]->piece)) !== null) {
+            $chain[] = $under->placings[0];
+        }
+
+        return $chain;
+    }
+
     /** How thick what lies between a piece and the panel at the bottom of it is, mm. */
     public function below(AddedPiece $piece): float
     {

@@ -67,6 +67,21 @@ final class WritersTest extends TestCase
         self::assertCount(5, $drawing['faces']);
     }
 
+    /** Mats, and mats on those, where they lie on the sheet, in their papers' colours. */
+    public function test_a_thumbnail_shows_what_lies_on_the_piece(): void
+    {
+        $with = [['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '5 mm', 'paper' => 'print'], ['id' => 'n', 'role' => 'mat', 'on' => 'm', 'border' => '5 mm']];
+        $card = Sizing::ofEverything()->size(['make' => 'folded-card', 'system' => 'metric', 'holds' => ['width' => '140 mm', 'height' => '100 mm'], 'papers' => ['print' => ['caliper' => '0.2 mm', 'colour' => '#c9a26b']], 'with' => $with])->pieces[0];
+        [$first, $second] = ThumbnailWriter::write($card)['laid'];
+
+        self::assertSame(['#c9a26b', null], [$first['colour'], $second['colour']]);
+        $box = fn (array $ring): array => [min(array_column($ring, 0)), min(array_column($ring, 1)), max(array_column($ring, 0)), max(array_column($ring, 1))];
+        $left = $box($first['ring'])[0] - 5.0;
+        self::assertEqualsWithDelta([$left + 5.0, 5.0, $left + 135.0, 95.0], $box($first['ring']), 0.11);
+        self::assertEqualsWithDelta([$left + 10.0, 10.0, $left + 130.0, 90.0], $box($second['ring']), 0.11);
+        self::assertSame([], ThumbnailWriter::write(self::piece())['laid']);
+    }
+
     private static function svg(Piece $piece): DOMDocument
     {
         $svg = new DOMDocument;

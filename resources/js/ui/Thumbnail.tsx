@@ -23,6 +23,16 @@ export function Thumbnail({ drawing }: { drawing: Drawing }) {
         {drawing.faces.map((ring, i) => (
           <polygon key={i} points={ring.map((point) => point.join(',')).join(' ')} className="fill-paper" />
         ))}
+        {(drawing.laid ?? []).map(({ ring, colour }, i) => (
+          <polygon
+            key={`laid${i}`}
+            points={ring.map((point) => point.join(',')).join(' ')}
+            className="stroke-edge"
+            fill={colour ?? 'var(--paper-laid)'}
+            strokeWidth="0.8"
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
         {LAYERS.map(({ lines, stroke, dash }) =>
           drawing[lines].map(([x1, y1, x2, y2], i) => (
             <line

@@ -17,7 +17,7 @@ export function GoesWith({ view, onChoose }: GoesWithProps) {
   const hasNumbers = design.takes !== null || design.capacities.length > 0
   if (!hasNumbers && added.length === 0 && design.supplies.length === 0) return null
   return (
-    <section className="mt-3 border-t border-line px-2 pt-3">
+    <section className="far-down mt-3 border-t border-line px-2 pt-3">
       <h2 className="mb-1 text-lg">{words('goes-with.title')}</h2>
       <dl className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 gap-y-1">
         {design.takes !== null && design.capacities.length === 0 && (

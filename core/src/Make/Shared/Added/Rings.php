@@ -46,6 +46,11 @@ final class Rings
         if ($border->width->isZero() && $border->height->isZero()) {
             return $panel;
         }
+        [$left, $right, $low, $top] = self::bounds($panel);
+        if (count($panel) === 4 && array_filter($panel, fn (Point $p) => ($p->x !== $left && $p->x !== $right) || ($p->y !== $low && $p->y !== $top)) === []) {
+            // A rectangle, as most panels are.
+            return $right - $left <= 2 * $wide || $top - $low <= 2 * $high ? null : Polygon::rectangle($left + $wide, $low + $high, $right - $wide, $top - $high)->points;
+        }
         // Drawn out until both are one distance, and back.
         $stretch = $wide / $high;
         $found = Inset::of(Polygon::of(array_map(fn (Point $p) => new Point($p->x, $p->y * $stretch), $panel)), $wide);
