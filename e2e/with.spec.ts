@@ -115,7 +115,9 @@ for (const [how, width, height, hasTouch] of [
   test.describe(`decorated, ${how}`, () => {
     test.use({ hasTouch, viewport: { width, height } })
     for (const name of DECORATED) {
-      test(`${name}, ${how}: seen on the sheet and in the fold, begun at the table, handed on`, async ({ page }) => {
+      test(`${name}, ${how}: seen on the sheet and in the fold, followed to its last step, handed on`, async ({
+        page,
+      }) => {
         const press = (what: Locator) => (hasTouch ? what.tap() : what.click())
         const { designs } = (await (await page.request.get('/api/designs')).json()) as {
           designs: Array<{ id: string; name: string }>
@@ -131,7 +133,12 @@ for (const [how, width, height, hasTouch] of [
         await press(page.getByRole('button', { name: 'Fold', exact: true }))
         await expect(page.getByLabel('The fold in space')).toHaveAttribute('data-frames', /[1-9]/)
         await page.goto(`/designs/${id}/work`)
-        await expect(page.getByRole('status').first()).toHaveText(`1 of ${design.steps.length}`)
+        // What is done to several copies is ticked copy by copy.
+        const done = page.getByRole('button', { name: /^(Done|All done)/ })
+        const last = `${design.steps.length} of ${design.steps.length}`
+        for (let ticks = 0; ticks < 400 && (await page.getByRole('status').first().textContent()) !== last; ticks++)
+          await press(done)
+        await expect(page.getByRole('status').first()).toHaveText(last)
         await page.goto(`/designs/${id}/print`)
         for (const piece of design.pieces)
           await expect(page.getByText((piece as unknown as { name: string }).name).first()).toBeVisible()
@@ -163,4 +170,51 @@ test('a border larger than the panel is said beside the fits, and can be left ou
   await expect(fit).toHaveAttribute('data-ok', 'false')
   await fit.getByRole('button', { name: 'Leave it out' }).click()
   await expect.poll(async () => (await made(page, id)).spec.with ?? []).toEqual([])
+})
+
+test('a round window comes in the sizes of the circle punches there are, and says with what it is cut', async ({
+  page,
+}) => {
+  const punches = { circles: ['30 mm', '45 mm'], circleReach: '80 mm' }
+  const window = { id: 'w', role: 'window', on: 'card/front', shape: { circle: '40 mm' } }
+  const id = await openNew(page, { ...CARD, tools: { punches }, with: [window] }, own('Punched'))
+  const phrase = page.locator('[data-with="w"]')
+  await page.getByRole('tab', { name: 'Steps' }).click()
+  const steps = page.getByRole('tabpanel', { name: 'Steps' })
+  await expect(steps).toContainText(/Your circle punch nearest to it gives 45\D.*: cut this one by hand/)
+  await phrase.getByRole('button', { name: /A punch you have/ }).click()
+  await page.getByRole('menuitemradio', { name: '45 mm' }).click()
+  await expect(steps).toContainText(/A round opening, 45\D.* across/)
+  await expect(steps).not.toContainText('cut this one by hand')
+
+  // Off the middle: to the left and lower, as far as was typed.
+  await phrase.getByRole('button', { name: /Where on the panel/ }).click()
+  await page.getByRole('menuitemradio', { name: 'with its middle this far' }).click()
+  const left = phrase.getByRole('textbox', { name: /middle, from the left/i })
+  await left.fill('40 mm')
+  await left.press('Enter')
+  await expect(steps).toContainText(/its middle 40\D.*from the left/)
+  expect((await made(page, id)).spec.with?.[0]).toMatchObject({ at: { left: '40 mm' } })
+})
+
+test('punches, dies and tape are kept with a set of tools, and what is wrong is said beside its field', async ({
+  page,
+}) => {
+  await page.goto('/library/tools')
+  await page.getByRole('button', { name: 'Add a set of tools' }).click()
+  const name = own('Punches')
+  await page.getByLabel('Name').fill(name)
+  await page.getByText('Punches, dies and tape').click()
+  await page.getByLabel('Circle punches, across').fill('1, 1 1/2, 2 in')
+  await page.getByLabel('Window dies').fill('oval 2 x 3, 3 x wide')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('“wide” is not a length')).toBeVisible()
+  await page.getByLabel('Window dies').fill('oval 2 x 3, 3 x 2')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  const { tools } = (await (await page.request.get('/api/library')).json()) as { tools: Array<Record<string, string>> }
+  expect(tools.find((set) => set.name === name)).toMatchObject({
+    circles: '1 in, 1 1/2 in, 2 in',
+    dies: 'oval 2 in × 3 in, 3 in × 2 in',
+  })
 })
