@@ -75,10 +75,9 @@ final class WritersTest extends TestCase
         [$first, $second] = ThumbnailWriter::write($card)['laid'];
 
         self::assertSame(['#c9a26b', null], [$first['colour'], $second['colour']]);
-        $box = fn (array $ring): array => [min(array_column($ring, 0)), min(array_column($ring, 1)), max(array_column($ring, 0)), max(array_column($ring, 1))];
-        $left = $box($first['ring'])[0] - 5.0;
-        self::assertEqualsWithDelta([$left + 5.0, 5.0, $left + 135.0, 95.0], $box($first['ring']), 0.11);
-        self::assertEqualsWithDelta([$left + 10.0, 10.0, $left + 130.0, 90.0], $box($second['ring']), 0.11);
+        $left = $first['ring'][0][0] - 5.0;
+        self::assertEqualsWithDelta([[$left + 5.0, 5.0], [$left + 135.0, 5.0], [$left + 135.0, 95.0], [$left + 5.0, 95.0]], $first['ring'], 0.11);
+        self::assertEqualsWithDelta([[$left + 10.0, 10.0], [$left + 130.0, 10.0], [$left + 130.0, 90.0], [$left + 10.0, 90.0]], $second['ring'], 0.11);
         self::assertSame([], ThumbnailWriter::write(self::piece())['laid']);
     }
 
