@@ -49,7 +49,7 @@ final class Rings
         [$left, $right, $low, $top] = self::bounds($panel);
         if (count($panel) === 4 && array_filter($panel, fn (Point $p) => ($p->x !== $left && $p->x !== $right) || ($p->y !== $low && $p->y !== $top)) === []) {
             // A rectangle, as most panels are.
-            return $right - $left <= 2 * $wide || $top - $low <= 2 * $high ? null : Polygon::rectangle($left + $wide, $low + $high, $right - $wide, $top - $high)->points;
+            return $right - $left <= 2 * $wide || $top - $low <= 2 * $high ? null : array_map(fn (Point $p) => new Point($p->x === $left ? $left + $wide : $right - $wide, $p->y === $low ? $low + $high : $top - $high), $panel);
         }
         // Drawn out until both are one distance, and back.
         $stretch = $wide / $high;
