@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Words\Words;
+use Closure;
+use Gimbo\Core\CutPlan\JobReader;
+use Gimbo\Core\CutPlan\Planner;
 use Gimbo\Core\Document\JsonText;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\Detail;
+use Gimbo\Core\Exchange\PlanWriter;
 use Gimbo\Core\Sizing;
 
-/** The command line: specs in, designs out. Starts no framework. */
+/** The command line: specs in, designs out; jobs in, cutting plans out. Starts no framework. */
 final readonly class SizeCommand
 {
-    private const USAGE = "Usage: bin/gimbo size SPEC.json | -\n       bin/gimbo size --each [--figures] [--workers N] SPECS.jsonl | -\n";
+    private const USAGE = "Usage: bin/gimbo size SPEC.json | -\n       bin/gimbo size --each [--figures] [--workers N] SPECS.jsonl | -\n       bin/gimbo plan JOB.json | -\n";
 
     private const MOST_WORKERS = 64;
 
@@ -35,7 +39,11 @@ final readonly class SizeCommand
     /** @param list<string> $arguments */
     public function run(array $arguments): int
     {
-        if (array_shift($arguments) !== 'size') {
+        $does = array_shift($arguments);
+        if ($does === 'plan' && count($arguments) === 1) {
+            return $this->read($arguments[0], fn (mixed $in): int => $this->one($in, fn (mixed $job): array => PlanWriter::write(Planner::plan(JobReader::read($job)))));
+        }
+        if ($does !== 'size') {
             return $this->usage();
         }
         [$isEach, $detail, $workers, $path] = [false, Detail::Result, 0, null];
@@ -55,15 +63,20 @@ final readonly class SizeCommand
         if ($path === null || $workers === false || ($workers > 0 && ! $isEach)) {
             return $this->usage();
         }
-        $in = $path === '-' ? STDIN : (is_file($path) ? @fopen($path, 'rb') : false);
-        if ($in === false) {
-            return $this->refuse(InvalidDocument::at('', Reason::of('file.unreadable', ['text' => Reason::quote($path)])));
-        }
-        if ($workers > 0) {
-            return (new SizeWorkers($workers, $detail === Detail::Figures, $this->out))->run($in, self::LARGEST_SPEC + 2);
-        }
 
-        return $isEach ? $this->each($in, $detail) : $this->one($in, $detail);
+        return $this->read($path, fn (mixed $in): int => match (true) {
+            $workers > 0 => (new SizeWorkers($workers, $detail === Detail::Figures, $this->out))->run($in, self::LARGEST_SPEC + 2),
+            $isEach => $this->each($in, $detail),
+            default => $this->one($in, fn (mixed $spec): array => $this->sized($spec, $detail)),
+        });
+    }
+
+    /** @param Closure(resource): int $do */
+    private function read(string $path, Closure $do): int
+    {
+        $in = $path === '-' ? STDIN : (is_file($path) ? @fopen($path, 'rb') : false);
+
+        return $in === false ? $this->refuse(InvalidDocument::at('', Reason::of('file.unreadable', ['text' => Reason::quote($path)]))) : $do($in);
     }
 
     private function usage(): int
@@ -73,11 +86,14 @@ final readonly class SizeCommand
         return 2;
     }
 
-    /** @param resource $in */
-    private function one(mixed $in, Detail $detail): int
+    /**
+     * @param resource $in
+     * @param Closure(mixed): array<string, mixed> $answer to the document in it
+     */
+    private function one(mixed $in, Closure $answer): int
     {
         try {
-            $result = $this->result((string) stream_get_contents($in, self::LARGEST_SPEC + 1), $detail, JSON_PRETTY_PRINT);
+            $result = json_encode($answer(JsonText::decode((string) stream_get_contents($in, self::LARGEST_SPEC + 1), self::LARGEST_SPEC)), self::OUTPUT | JSON_PRETTY_PRINT);
         } catch (InvalidDocument $error) {
             return $this->refuse($error);
         }
@@ -98,7 +114,7 @@ final readonly class SizeCommand
                 continue;
             }
             try {
-                $result = $this->result($line, $detail);
+                $result = json_encode($this->sized(JsonText::decode($line, self::LARGEST_SPEC), $detail), self::OUTPUT);
             } catch (InvalidDocument $error) {
                 $result = json_encode(['error' => $this->words->problem($error->problems[0])], self::OUTPUT);
             }
@@ -108,16 +124,18 @@ final readonly class SizeCommand
         return 0;
     }
 
-    /** @throws InvalidDocument */
-    private function result(string $json, Detail $detail, int $flags = 0): string
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws InvalidDocument
+     */
+    private function sized(mixed $spec, Detail $detail): array
     {
-        $spec = JsonText::decode($json, self::LARGEST_SPEC);
-
         $written = DesignWriter::write($this->sizing->size($spec), $detail);
         // For whoever reads one list: what is not paper stands at its end.
         array_push($written['pieces'], ...$written['supplies']);
 
-        return json_encode($written, self::OUTPUT | $flags);
+        return $written;
     }
 
     private function refuse(InvalidDocument $error): int

@@ -26,6 +26,7 @@ final class Layers
         'Crease' => ['Geometry'],
         'Setting' => ['Fit', 'Geometry', 'Measure', 'Paper', 'Tool'],
         'Document' => ['Error', 'Geometry', 'Measure'],
+        'CutPlan' => ['Document', 'Error', 'Measure', 'Paper'],
         'Steps' => ['Crease', 'Geometry', 'Measure', 'Tool'],
         'With' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Steps', 'Tool'],
         'Request' => ['Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Tool', 'With'],
@@ -39,7 +40,7 @@ final class Layers
         'Work' => ['Crease', 'Design', 'Figure', 'Geometry', 'Measure', 'Paper', 'Sheet', 'Steps', 'Tool'],
         'Deviation' => ['Error', 'Figure', 'Fit', 'Measure', 'Request', 'Setting', 'Sheet'],
         '' => ['Design', 'Deviation', 'Error', 'Extra', 'Figure', 'Fit', 'Make', 'Measure', 'Request', 'Setting', 'Tool', 'With'],
-        'Exchange' => ['', 'Crease', 'Design', 'Deviation', 'Document', 'Error', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Tool', 'Work'],
+        'Exchange' => ['', 'Crease', 'CutPlan', 'Design', 'Deviation', 'Document', 'Error', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Tool', 'Work'],
     ];
 
     /** The namespace of any one make: a folder of core/src/Make other than what they share. */

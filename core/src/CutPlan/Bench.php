@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/** A stock as it is planned on: its usable size in ticks with a kerf added, and which sizes may come out of it. */
+final readonly class Bench
+{
+    /** @param list<bool> $may by size */
+    private function __construct(public Stock $stock, public int $width, public int $height, public array $may, public ?int $longest, public ?int $measures)
+    {
+    }
+
+    /** Null where nothing wanted comes out of it. */
+    public static function of(Stock $stock, Job $job, Sizes $sizes): ?self
+    {
+        $kerf = $job->trimmer->kerf->ticks;
+        $lost = Hand::begins($job) + $job->margin->ticks - $kerf;
+        [$width, $height] = [$stock->width->ticks - $lost, $stock->height->ticks - $lost];
+        $longest = $job->trimmer->longest === null ? null : $job->trimmer->longest->ticks + $kerf;
+        if ($lost > 0 && $longest !== null && max($stock->width->ticks, $stock->height->ticks) + $kerf > $longest) {
+            return null;
+        }
+        $may = array_map(function (int $w, int $h, bool $mayTurn, ?array $only) use ($width, $height, $stock): bool {
+            return ($only === null || in_array($stock->id, $only, true)) && (($w <= $width && $h <= $height) || ($mayTurn && $h <= $width && $w <= $height));
+        }, $sizes->widths, $sizes->heights, $sizes->mayTurn, $sizes->stock);
+        $isShort = $longest === null || max($width, $height) <= $longest;
+        $measures = $job->trimmer->measures === null || $job->trimmer->measures->ticks + $kerf >= max($width, $height) ? null : $job->trimmer->measures->ticks + $kerf;
+
+        return in_array(true, $may, true) ? new self($stock, $width, $height, $may, $isShort ? null : $longest, $measures) : null;
+    }
+
+    public function area(): int
+    {
+        return $this->width * $this->height;
+    }
+
+    /** Whether every cut across it can be made, wherever it lies. */
+    public function isFree(): bool
+    {
+        return $this->longest === null && $this->measures === null;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Paper\Rectangle;
+
+/**
+ * A planned sheet as a hand cuts it: rough edges off first, then every cut with its number, pieces named.
+ *
+ * Of the parts that lie there the next is one that is cut at the reading the trimmer is set to, or at least the same way round; so it is
+ * set and the paper turned as seldom as can be.
+ */
+final class Hand
+{
+    /** @var array<int, int> the number of each part's cut, by the part */
+    private array $numbers = [];
+
+    /** @param \Closure(int): string $name the id of the next piece of a size */
+    private function __construct(private readonly Job $job, private readonly \Closure $name)
+    {
+    }
+
+    /**
+     * @param Laid $laid a kerf added to both sides
+     * @param \Closure(int): string $name the id of the next piece of a size
+     */
+    public static function tree(Laid $laid, Stock $stock, Job $job, \Closure $name): Part
+    {
+        $hand = new self($job, $name);
+        $kerf = $job->trimmer->kerf->ticks;
+        $whole = new Laid($stock->width->ticks + $kerf, $stock->height->ticks + $kerf);
+        self::trimmed($whole, $laid, $job);
+        $hand->number($whole);
+
+        return $hand->part($whole);
+    }
+
+    /** From a sheet's left or lower edge to where its usable part begins: the rough edge, taken off on the trimmer's step. Ticks. */
+    public static function begins(Job $job): int
+    {
+        $off = max(0, $job->margin->ticks - $job->trimmer->kerf->ticks);
+
+        return $job->margin->isZero() ? 0 : $job->trimmer->step->times(intdiv($off + $job->trimmer->step->ticks - 1, $job->trimmer->step->ticks))->ticks + $job->trimmer->kerf->ticks;
+    }
+
+    private static function trimmed(Laid $whole, Laid $laid, Job $job): void
+    {
+        $rest = $whole;
+        $begins = self::begins($job);
+        foreach ([true, false] as $isUpright) {
+            if ($begins > 0) {
+                $rest->cut($isUpright, $begins);
+                $rest = $rest->second ?? $rest;
+            }
+            $side = $isUpright ? $laid->width : $laid->height;
+            if ($side < ($isUpright ? $rest->width : $rest->height)) {
+                $rest->cut($isUpright, $side);
+                $rest = $rest->first ?? $rest;
+            }
+        }
+        [$rest->isUpright, $rest->at, $rest->first, $rest->second, $rest->size] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size];
+    }
+
+    private function number(Laid $whole): void
+    {
+        $lying = $whole->first === null ? [] : [$whole];
+        $last = null;
+        for ($n = 1; $lying !== []; $n++) {
+            $next = 0;
+            foreach ($lying as $i => $part) {
+                $rank = fn (Laid $one): array => [$last !== null && $one->isUpright === $last->isUpright && $one->at === $last->at, $last !== null && $one->isUpright === $last->isUpright, $one->area()];
+                $rank($part) > $rank($lying[$next]) && $next = $i;
+            }
+            $last = $lying[$next];
+            array_splice($lying, $next, 1);
+            $this->numbers[spl_object_id($last)] = $n;
+            foreach ([$last->first, $last->second] as $part) {
+                $part?->first === null || $lying[] = $part;
+            }
+        }
+    }
+
+    private function part(Laid $laid): Part
+    {
+        $kerf = $this->job->trimmer->kerf;
+        [$width, $height] = [self::real($laid->width, $kerf), self::real($laid->height, $kerf)];
+        if ($laid->first !== null && $laid->second !== null) {
+            return Part::cut($width, $height, $this->numbers[spl_object_id($laid)], $laid->isUpright, Length::ofTicks($laid->at - $kerf->ticks), $this->part($laid->first), $this->part($laid->second));
+        }
+        if ($laid->size !== null) {
+            $id = ($this->name)($laid->size);
+
+            return Part::piece($width, $height, $id, ! $width->equals($this->job->wanted($id)->width ?? $width));
+        }
+
+        return Part::left($width, $height, self::isWorthKeeping($width, $height, $this->job->keep));
+    }
+
+    public static function isWorthKeeping(Length $width, Length $height, Rectangle $keep): bool
+    {
+        $holds = fn (Length $w, Length $h): bool => ! $w->isLessThan($keep->width) && ! $h->isLessThan($keep->height);
+
+        return $width->isPositive() && $height->isPositive() && ($holds($width, $height) || $holds($height, $width));
+    }
+
+    /** Without the kerf that was added; what is thinner than the blade is gone. */
+    private static function real(int $side, Length $kerf): Length
+    {
+        return Length::ofTicks(max(0, $side - $kerf->ticks));
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+use Gimbo\Core\Document\FieldReader;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Paper\Rectangle;
+
+/** Reads a job (docs/plan.md), or says everything that is wrong with it. */
+final readonly class JobReader
+{
+    private const MOST_ENTRIES = 2000;
+
+    private const MOST_SHEETS = 100_000;
+
+    private const ID = '/^[^\x00-\x1f\x7f]{1,80}$/Du';
+
+    private function __construct(private FieldReader $in)
+    {
+    }
+
+    /**
+     * @param mixed $document as JSON gives it, objects as arrays
+     *
+     * @throws InvalidDocument with every problem found
+     */
+    public static function read(mixed $document): Job
+    {
+        $in = new FieldReader($document);
+        $in->allowOnly('', ['pieces', 'stock', 'trimmer', 'margin', 'keep']);
+        $in->allowOnly('/trimmer', ['step', 'kerf', 'longest', 'measures']);
+        $in->allowOnly('/keep', ['width', 'height']);
+        $reader = new self($in);
+        $stock = $reader->stock();
+        $pieces = $reader->pieces(array_map(fn (Stock $one) => $one->id, $stock));
+        $trimmer = new Trimmer(
+            $in->length('/trimmer/step') ?? Length::inches(1, 16), $in->length('/trimmer/kerf', mayBeZero: true) ?? Length::zero(),
+            $in->length('/trimmer/longest'), $in->length('/trimmer/measures'),
+        );
+        $margin = $in->length('/margin', mayBeZero: true) ?? Length::zero();
+        $keep = new Rectangle($in->length('/keep/width') ?? Length::inches(1), $in->length('/keep/height') ?? Length::inches(2));
+        $sides = array_merge([], ...array_map(fn (Wanted $piece) => [$piece->width, $piece->height], $pieces));
+        if ($sides !== [] && ! $trimmer->kerf->isLessThan(Length::min(...$sides))) {
+            $in->problem('/trimmer/kerf', Reason::of('plan.kerf', ['least' => Length::min(...$sides)]));
+        }
+        array_sum(array_map(fn (Wanted $piece) => $piece->count, $pieces)) > Job::MOST_PIECES && $in->problem('/pieces', Reason::of('plan.too-many', ['most' => Job::MOST_PIECES]));
+        $in->throwProblems();
+
+        return new Job($pieces, $stock, $trimmer, $margin, $keep);
+    }
+
+    /** @return list<Stock> */
+    private function stock(): array
+    {
+        $stock = [];
+        foreach ($this->entries('/stock') as $i) {
+            $at = "/stock/$i";
+            $this->in->allowOnly($at, ['id', 'paper', 'width', 'height', 'count', 'offcut']);
+            $stock[] = new Stock(
+                $this->id("$at/id", array_map(fn (Stock $one) => $one->id, $stock)), $this->paper("$at/paper"), $this->in->required("$at/width"), $this->in->required("$at/height"),
+                $this->in->count("$at/count", self::MOST_SHEETS, 0) ?? 1, $this->flag("$at/offcut", false),
+            );
+        }
+
+        return $stock;
+    }
+
+    /**
+     * @param list<string> $stock ids of what there is
+     * @return list<Wanted>
+     */
+    private function pieces(array $stock): array
+    {
+        $pieces = [];
+        foreach ($this->entries('/pieces') as $i) {
+            $at = "/pieces/$i";
+            $this->in->allowOnly($at, ['id', 'width', 'height', 'count', 'paper', 'turn', 'stock']);
+            $only = $this->in->get("$at/stock");
+            if ($only !== null && (! is_array($only) || ! array_is_list($only) || array_filter($only, fn (mixed $id) => ! in_array($id, $stock, true)) !== [])) {
+                $this->in->problem("$at/stock", Reason::of('plan.stock', ['known' => $stock]));
+                $only = null;
+            }
+            /** @var ?list<string> $only */
+            $pieces[] = new Wanted(
+                $this->id("$at/id", array_map(fn (Wanted $one) => $one->id, $pieces)), $this->in->required("$at/width"), $this->in->required("$at/height"),
+                $this->in->count("$at/count", self::MOST_SHEETS, 0) ?? 1, $this->paper("$at/paper"), $this->flag("$at/turn", true), $only,
+            );
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<int> */
+    private function entries(string $at): array
+    {
+        $given = $this->in->get($at) ?? [];
+        if (! is_array($given) || ! array_is_list($given) || count($given) > self::MOST_ENTRIES) {
+            $this->in->problem($at, Reason::of('plan.list', ['most' => self::MOST_ENTRIES]));
+
+            return [];
+        }
+
+        return array_keys($given);
+    }
+
+    /** @param list<string> $taken */
+    private function id(string $at, array $taken): string
+    {
+        $id = $this->in->get($at);
+        if (is_string($id) && preg_match(self::ID, $id) === 1 && ! in_array($id, $taken, true)) {
+            return $id;
+        }
+        $this->in->problem($at, Reason::of('plan.id'));
+
+        return '?';
+    }
+
+    /** What its paper is called; nothing is a name, too. */
+    private function paper(string $at): string
+    {
+        $paper = $this->in->get($at);
+
+        return $paper === null || $paper === '' ? '' : $this->in->name($at, 80);
+    }
+
+    private function flag(string $at, bool $usual): bool
+    {
+        $given = $this->in->get($at);
+        if ($given === null || is_bool($given)) {
+            return $given ?? $usual;
+        }
+        $this->in->problem($at, Reason::of('plan.flag'));
+
+        return $usual;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/**
+ * A part of a sheet while it is planned, in ticks, a kerf added to both its sides: so cuts take nothing away, and sums are plain.
+ *
+ * Either it is parted by one cut into two, or it is a piece, or it is left over.
+ */
+final class Laid
+{
+    /** Whether the cut is upright, at so much of the width; else level, at so much of the height. */
+    public bool $isUpright = true;
+
+    public int $at = 0;
+
+    public ?Laid $first = null;
+
+    public ?Laid $second = null;
+
+    /** Index of the size of piece it is; null for what is none. */
+    public ?int $size = null;
+
+    public function __construct(public int $width, public int $height)
+    {
+    }
+
+    /** Parts it by one cut. */
+    public function cut(bool $isUpright, int $at): void
+    {
+        [$this->isUpright, $this->at] = [$isUpright, $at];
+        $this->first = $isUpright ? new self($at, $this->height) : new self($this->width, $at);
+        $this->second = $isUpright ? new self($this->width - $at, $this->height) : new self($this->width, $this->height - $at);
+    }
+
+    /** @return list<self> what it is parted into in the end */
+    public function leaves(): array
+    {
+        if ($this->first === null || $this->second === null) {
+            return [$this];
+        }
+
+        return [...$this->first->leaves(), ...$this->second->leaves()];
+    }
+
+    public function area(): int
+    {
+        return $this->width * $this->height;
+    }
+}

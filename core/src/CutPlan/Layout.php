@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/** Sheets with what is laid on them, of one paper. */
+final readonly class Layout
+{
+    /**
+     * @param list<Bench> $benches what there is, offcuts first
+     * @param list<array{Bench, Laid}> $sheets
+     * @param list<int> $left how many of each size lie on none
+     */
+    public function __construct(public Sizes $sizes, public array $benches, public array $sheets, public array $left, public int $looked = 0)
+    {
+    }
+
+    /**
+     * @param list<Bench> $benches
+     * @param list<int> $counts
+     */
+    public static function filled(Sizes $sizes, array $benches, array $counts, int $seed, int $tries): self
+    {
+        $there = array_map(fn (Bench $bench) => $bench->stock->count, $benches);
+        [$sheets, $looked] = [[], 0];
+        while (array_sum($counts) > 0) {
+            [$next, $most, $at] = [null, -1.0, 0];
+            foreach ($benches as $i => $bench) {
+                if ($there[$i] < 1) {
+                    continue;
+                }
+                $laid = self::fullest($sizes, $bench, $counts, $seed + count($sheets), $tries, $looked);
+                if ($laid === null) {
+                    continue;
+                }
+                $filled = array_sum(array_map(fn (Laid $leaf) => $leaf->size === null ? 0 : $leaf->area(), $laid->leaves()));
+                $holdsAll = count(array_filter($laid->leaves(), fn (Laid $leaf) => $leaf->size !== null)) === array_sum($counts);
+                // Of offcuts the smallest that gives anything; of sheets the smallest that gives all that is left, else the one that is used best.
+                $worth = $bench->stock->isOffcut || $holdsAll ? 2.0 : $filled / $bench->area();
+                if ($worth > $most + 1e-9) {
+                    [$next, $most, $at] = [$laid, $worth, $i];
+                }
+                if ($worth >= 2.0) {
+                    break;
+                }
+            }
+            if ($next === null) {
+                break;
+            }
+            $there[$at]--;
+            $sheets[] = [$benches[$at], $next];
+            foreach ($next->leaves() as $leaf) {
+                $leaf->size === null || $counts[$leaf->size]--;
+            }
+            $counts = array_values($counts);
+        }
+
+        return new self($sizes, $benches, $sheets, $counts, $looked);
+    }
+
+    /** @param list<int> $counts */
+    private static function fullest(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
+    {
+        $some = array_keys(array_filter($counts));
+        $only = count($some) === 1 && $bench->isFree() ? $some[0] : null;
+        if ($only !== null && $bench->may[$only]) {
+            $laid = OneSize::most($bench->width, $bench->height, $sizes->widths[$only], $sizes->heights[$only], $sizes->mayTurn[$only]);
+            $leaves = array_filter($laid?->leaves() ?? [], fn (Laid $leaf) => $leaf->size !== null);
+            if ($laid !== null && count($leaves) <= $counts[$only]) {
+                array_walk($leaves, fn (Laid $leaf) => $leaf->size = $only);
+
+                return $laid;
+            }
+            $few = self::tried($sizes, $bench, $counts, $seed, $tries, $looked);
+            if ($few !== null && count(array_filter($few->leaves(), fn (Laid $leaf) => $leaf->size !== null)) === $counts[$only]) {
+                return $few;
+            }
+            // As many as are still wanted, on a sheet that would give more.
+            foreach (array_values($leaves) as $n => $leaf) {
+                $leaf->size = $n < $counts[$only] ? $only : null;
+            }
+
+            return $laid;
+        }
+
+        return self::tried($sizes, $bench, $counts, $seed, $tries, $looked);
+    }
+
+    /** @param list<int> $counts */
+    private static function tried(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
+    {
+        $filling = new Filling($sizes, $bench->longest, $bench->measures, $seed * 7919);
+        $laid = $filling->best($bench->width, $bench->height, $counts, $bench->may, $tries);
+        $looked += $filling->looked;
+
+        return $laid;
+    }
+
+    /** @return list<int> how many of each size lie on its sheets */
+    public function laid(): array
+    {
+        $laid = array_map(fn (): int => 0, $this->sizes->counts);
+        foreach ($this->sheets as [, $sheet]) {
+            foreach ($sheet->leaves() as $leaf) {
+                $leaf->size === null || $laid[$leaf->size] = ($laid[$leaf->size] ?? 0) + 1;
+            }
+        }
+
+        return array_values($laid);
+    }
+
+    /** Full sheets it takes, as an area; offcuts cost nothing. */
+    public function cost(): int
+    {
+        return array_sum(array_map(fn (array $sheet) => $sheet[0]->stock->isOffcut ? 0 : $sheet[0]->area(), $this->sheets));
+    }
+
+    /** The largest part that is left of any sheet. */
+    public function largestLeft(): int
+    {
+        $most = 0;
+        foreach ($this->sheets as [, $laid]) {
+            foreach ($laid->leaves() as $leaf) {
+                $leaf->size === null && $most = max($most, $leaf->area());
+            }
+        }
+
+        return $most;
+    }
+
+    public function isBetterThan(self $other): bool
+    {
+        return [-array_sum($this->left), -$this->cost(), -count($this->sheets), $this->largestLeft()] > [-array_sum($other->left), -$other->cost(), -count($other->sheets), $other->largestLeft()];
+    }
+
+    /** Whether no plan can take less: nothing is left, and one sheet fewer has not the area. */
+    public function isLeast(): bool
+    {
+        $sheets = array_filter($this->sheets, fn (array $sheet) => ! $sheet[0]->stock->isOffcut);
+        if (array_sum($this->left) > 0) {
+            return false;
+        }
+        if ($sheets === []) {
+            return true;
+        }
+        $laid = array_sum(array_map(fn (array $sheet) => self::filledOf($sheet[1]), $sheets));
+
+        return $laid > $this->cost() - min(array_map(fn (array $sheet) => $sheet[0]->area(), $sheets));
+    }
+
+    public static function filledOf(Laid $laid): int
+    {
+        return array_sum(array_map(fn (Laid $leaf) => $leaf->size === null ? 0 : $leaf->area(), $laid->leaves()));
+    }
+}

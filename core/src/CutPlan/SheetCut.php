@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/** One sheet, or several alike, and how it is cut. */
+final readonly class SheetCut
+{
+    /** @param int $times how many sheets are cut so */
+    public function __construct(public Stock $stock, public int $times, public Part $tree)
+    {
+    }
+}

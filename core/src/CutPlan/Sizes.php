@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/** The sizes that are wanted of one paper, in ticks with a kerf added to both sides, the largest first. Pieces alike are one size. */
+final readonly class Sizes
+{
+    /** @var list<int> */
+    public array $widths;
+
+    /** @var list<int> */
+    public array $heights;
+
+    /** @var list<bool> */
+    public array $mayTurn;
+
+    /** @var list<int> how many of each */
+    public array $counts;
+
+    /** @var list<?list<string>> the stock each may come out of */
+    public array $stock;
+
+    /** @var list<list<array{string, int}>> the pieces of each size: ids, and how many of each */
+    public array $pieces;
+
+    /**
+     * @param list<Wanted> $wanted
+     * @param int $kerf ticks
+     */
+    public function __construct(array $wanted, public int $kerf)
+    {
+        $alike = [];
+        foreach ($wanted as $piece) {
+            [$w, $h] = [$piece->width->ticks + $kerf, $piece->height->ticks + $kerf];
+            $isSwapped = $piece->mayTurn && $h > $w;
+            $key = ($isSwapped ? "$h $w" : "$w $h").($piece->mayTurn ? '' : ' fixed').json_encode($piece->stock);
+            $alike[$key] ??= [$isSwapped ? $h : $w, $isSwapped ? $w : $h, $piece->mayTurn && $w !== $h, 0, $piece->stock, []];
+            $alike[$key][3] += $piece->count;
+            $alike[$key][5][] = [$piece->id, $piece->count];
+        }
+        usort($alike, fn (array $a, array $b) => [$b[0] * $b[1], $b[0], $b[1]] <=> [$a[0] * $a[1], $a[0], $a[1]]);
+        $this->widths = array_column($alike, 0);
+        $this->heights = array_column($alike, 1);
+        $this->mayTurn = array_column($alike, 2);
+        $this->counts = array_column($alike, 3);
+        $this->stock = array_column($alike, 4);
+        $this->pieces = array_column($alike, 5);
+    }
+
+    public function total(): int
+    {
+        return array_sum($this->counts);
+    }
+}
