@@ -21,6 +21,18 @@ final class Overtaken extends RuntimeException
         return new self('edit.overtaken');
     }
 
+    /** The drawer, or what a plan is of, is not any more what was seen. */
+    public static function byStock(): self
+    {
+        return new self('plan.stock-changed');
+    }
+
+    /** What there was of a paper when a sheet was cut is not what there is: something was cut or counted since. */
+    public static function byCut(): self
+    {
+        return new self('plan.cut-since');
+    }
+
     /** A change of several designs at once, one of which was changed again. */
     public static function inAnother(): self
     {

@@ -31,6 +31,7 @@ final readonly class Archive
     /** What is JSON in the database, by table. */
     private const JSON = [
         'designs' => ['document', 'drawing', 'summary'], 'revisions' => ['document'], 'points' => ['document'], 'ticks' => [], 'entries' => ['entry'],
+        'plans' => ['asked'], 'sheet_cuts' => ['sheet', 'pieces'],
         'cutting_jobs' => ['cutter', 'drawing'], 'deeds' => ['answer'],
     ];
 

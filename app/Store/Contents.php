@@ -10,10 +10,10 @@ use App\Database\Reader;
 final class Contents
 {
     /** What goes into a backup's look, an archive and a restore. */
-    public const KEPT = ['designs', 'revisions', 'points', 'ticks', 'entries', 'cutting_jobs', 'deeds'];
+    public const KEPT = ['designs', 'revisions', 'points', 'ticks', 'entries', 'plans', 'sheet_cuts', 'cutting_jobs', 'deeds'];
 
     /** What a restore replaces; of the others, which are of the moment, it adds what is not there. */
-    public const REPLACED = ['designs', 'revisions', 'points', 'ticks', 'entries'];
+    public const REPLACED = ['designs', 'revisions', 'points', 'ticks', 'entries', 'plans', 'sheet_cuts'];
 
     /** What only helps Gimbo along and can be made again. */
     public const CACHES = ['migrations'];

@@ -31,7 +31,12 @@ final class LibraryController
 
     public function update(Kind $kind, Entry $entry, Request $request): JsonResponse
     {
-        $entry->update(['entry' => EntryReader::read($kind, JsonBody::of($request)->value)]);
+        $said = JsonBody::of($request)->value;
+        if ($kind === Kind::Papers && is_array($said) && ! array_key_exists('stock', $said)) {
+            // Who says what a paper is like says nothing of how much there is of it.
+            $said['stock'] = $entry->entry['stock'] ?? [];
+        }
+        $entry->update(['entry' => EntryReader::read($kind, $said)]);
 
         return new JsonResponse($entry->view());
     }

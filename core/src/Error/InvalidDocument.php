@@ -21,6 +21,12 @@ final class InvalidDocument extends RuntimeException implements CoreError
         return new self($problems);
     }
 
+    /** The same, of something that stands inside another document. */
+    public function under(string $pointer): self
+    {
+        return new self(array_map(fn (Problem $problem) => new Problem($pointer.$problem->at, $problem->reason), $this->problems));
+    }
+
     public static function at(string $pointer, Reason $reason): self
     {
         return new self([new Problem($pointer, $reason)]);

@@ -20,21 +20,10 @@ final class SizesCsv
 {
     private const COLUMNS = ['name', 'kind', 'width', 'height'];
 
-    private const MOST_ROWS = 2000;
-
-    private const DELIMITERS = [',', ';', "\t"];
-
     /** @param list<array<string, mixed>> $entries */
     public static function write(array $entries): string
     {
-        $file = self::memory();
-        fputcsv($file, self::COLUMNS, escape: '', eol: "\r\n");
-        foreach ($entries as $entry) {
-            fputcsv($file, array_map(fn (string $column) => CsvCell::write(is_string($entry[$column] ?? null) ? $entry[$column] : ''), self::COLUMNS), escape: '', eol: "\r\n");
-        }
-        rewind($file);
-
-        return (string) stream_get_contents($file);
+        return CsvTable::write(self::COLUMNS, array_map(fn (array $entry): array => array_map(fn (string $column): string => is_string($entry[$column] ?? null) ? $entry[$column] : '', self::COLUMNS), $entries));
     }
 
     /**
@@ -45,19 +34,10 @@ final class SizesCsv
      */
     public static function read(string $text, array $taken = []): array
     {
-        $text = (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub($text, 'UTF-8'));
-        $delimiter = self::delimiter($text);
-        $records = self::records($text, $delimiter);
-        $columns = array_map(fn (?string $name) => mb_strtolower(trim((string) $name)), $records[0]['cells'] ?? []);
-        if (array_diff(self::COLUMNS, $columns) !== []) {
-            throw InvalidDocument::at('/csv', Reason::of('csv.columns', ['known' => self::COLUMNS]));
-        }
-        if (count($records) > self::MOST_ROWS) {
-            throw InvalidDocument::at('/csv', Reason::of('csv.too-long', ['most' => self::MOST_ROWS]));
-        }
+        [$columns, $records] = CsvTable::read($text, self::COLUMNS);
         $rows = [];
         $names = array_fill_keys(array_map(mb_strtolower(...), $taken), 0);
-        foreach (array_slice($records, 1) as $record) {
+        foreach ($records as $record) {
             $row = self::row($record, $columns);
             $name = $row['entry']['name'] ?? null;
             if (is_string($name) && isset($names[mb_strtolower($name)])) {
@@ -99,46 +79,5 @@ final class SizesCsv
         } catch (InvalidDocument $error) {
             return ['line' => $line, 'entry' => null, 'problem' => $error->problems[0]];
         }
-    }
-
-    private static function delimiter(string $text): string
-    {
-        $first = strtok($text, "\r\n") ?: '';
-        $counts = array_map(fn (string $delimiter) => substr_count($first, $delimiter), self::DELIMITERS);
-
-        return self::DELIMITERS[(int) array_search(max($counts), $counts, true)];
-    }
-
-    /** @return list<array{line: int, cells: list<?string>}> */
-    private static function records(string $text, string $delimiter): array
-    {
-        $file = self::memory();
-        fwrite($file, (string) preg_replace('/\r\n?/', "\n", $text));
-        rewind($file);
-        $records = [];
-        $line = 1;
-        while (true) {
-            $from = ftell($file);
-            $cells = fgetcsv($file, separator: $delimiter, escape: '');
-            if ($cells === false) {
-                break;
-            }
-            $cells === [null] || $records[] = ['line' => $line, 'cells' => $cells];
-            $to = ftell($file);
-            fseek($file, (int) $from);
-            $line += substr_count((string) fread($file, max(1, $to - $from)), "\n");
-            fseek($file, (int) $to);
-        }
-
-        return $records;
-    }
-
-    /** @return resource */
-    private static function memory()
-    {
-        $file = fopen('php://memory', 'r+');
-        assert($file !== false);
-
-        return $file;
     }
 }

@@ -123,7 +123,7 @@ final readonly class EntryReader
     /** @return Entry the weight in g/m² and the caliper follow where they are not given */
     private function paper(): array
     {
-        $this->in->allowOnly('', ['name', 'system', 'weight', 'basis', 'caliper', 'width', 'height', 'colour']);
+        $this->in->allowOnly('', ['name', 'system', 'weight', 'basis', 'caliper', 'width', 'height', 'colour', 'stock']);
         $amount = $this->in->count('/weight', 2000);
         $basis = Weight::from($this->in->choice('/basis', array_column(Weight::cases(), 'value'), Weight::Grams->value));
         $grammage = $amount === null ? null : $basis->grammage($amount);
@@ -136,6 +136,7 @@ final readonly class EntryReader
             'caliper' => $this->length('/caliper', Unit::Millimetre, CaliperText::read(...)) ?? LengthFormatter::in(Unit::Millimetre)->measured($known, 3),
             'width' => $width, 'height' => $height,
             'colour' => $this->in->colour('/colour'),
+            'stock' => StockReader::read($this->in, $this->unit),
         ];
     }
 

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Drafting;
+use App\HandOn\PaperFormat;
+use App\HandOn\PlanSheets;
+use App\Http\JsonBody;
+use App\Models\Entry;
+use App\Models\Plan;
+use App\Models\SheetCut;
+use App\Overtaken;
+use App\Planning\Asked;
+use App\Planning\Drawer;
+use App\Planning\Missed;
+use App\Planning\Planned;
+use App\Planning\PlanView;
+use App\Words\Words;
+use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\Document\FieldReader;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Measure\Length;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Cutting plans: what is asked of them, and the drawer as it becomes when a sheet is cut, missed or taken back. */
+final readonly class PlanController
+{
+    private const LONGEST_NAME = 120;
+
+    public function __construct(private Drafting $drafting, private Words $words)
+    {
+    }
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['plans' => Plan::query()->orderByDesc('made_at')->orderBy('id')->get()->map(fn (Plan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'madeAt' => $plan->made_at, 'items' => count(Asked::read($plan->asked)->items)])->all()]);
+    }
+
+    /** `{"name", "asked"}` */
+    public function store(Request $request): JsonResponse
+    {
+        $said = JsonBody::of($request)->object();
+        $plan = Plan::query()->create(['name' => (new FieldReader($said))->name('/name', self::LONGEST_NAME), 'asked' => $this->asked($said['asked'] ?? []), 'made_at' => Drafting::now()]);
+        $this->named($said);
+
+        return $this->answer($plan, 201);
+    }
+
+    public function show(Plan $plan): JsonResponse
+    {
+        return $this->answer($plan);
+    }
+
+    /** `{"name"?, "asked"?}` */
+    public function update(Plan $plan, Request $request): JsonResponse
+    {
+        $said = JsonBody::of($request)->object();
+        array_key_exists('name', $said) && $plan->name = $this->named($said);
+        array_key_exists('asked', $said) && $plan->asked = $this->asked($said['asked']);
+        $plan->save();
+
+        return $this->answer($plan);
+    }
+
+    public function destroy(Plan $plan): JsonResponse
+    {
+        $plan->delete();
+
+        return new JsonResponse((object) []);
+    }
+
+    /** One sheet of the plan that was seen: `{"sheet": its index, "stamp"}`. */
+    public function cut(Plan $plan, Request $request): JsonResponse
+    {
+        [$planned, $sheet] = $this->seen($plan, $request);
+        $pieces = array_count_values(array_filter(array_map(fn (Part $leaf) => $leaf->piece, $sheet->tree->leaves()), is_string(...)));
+        $this->book($planned, $sheet->stock->id, $sheet->tree, $pieces, Drawer::offcuts($sheet->tree), false);
+
+        return $this->answer($plan, 201);
+    }
+
+    /** A cut of it was set wrong: `{"sheet", "stamp", "n": which cut, "at": the reading it was cut at}`. What came out until then counts. */
+    public function missed(Plan $plan, Request $request): JsonResponse
+    {
+        [$planned, $sheet] = $this->seen($plan, $request);
+        $in = new FieldReader(JsonBody::of($request)->value);
+        [$n, $at] = [$in->count('/n', 10_000), $in->required('/at')];
+        $in->throwProblems();
+        $missed = Missed::of($sheet->tree, $n ?? 1, $at, $planned->asked);
+        $this->book($planned, $sheet->stock->id, $sheet->tree, $missed->pieces, $missed->offcuts, true);
+
+        return $this->answer($plan, 201);
+    }
+
+    /** Takes a sheet back: there is again what there was, to the byte. */
+    public function undo(Plan $plan, SheetCut $cut): JsonResponse
+    {
+        $paper = $cut->plan_id === $plan->id ? Entry::query()->find($cut->paper) : null;
+        $paper !== null && Drawer::text($paper) === $cut->after || throw Overtaken::byCut();
+        Drawer::become($paper, $cut->before);
+        $cut->delete();
+
+        return $this->answer($plan);
+    }
+
+    public function pdf(Plan $plan, Request $request, PlanSheets $sheets): Response
+    {
+        return Download::of($sheets->pdf($this->planned($plan), PaperFormat::asked($request->query('paper'))), 'application/pdf', 'cutting-plan.pdf');
+    }
+
+    public function svg(Plan $plan, int $number, PlanSheets $sheets): Response
+    {
+        return Download::of($sheets->svg($this->planned($plan), $number), 'image/svg+xml', "sheet-$number.svg");
+    }
+
+    /**
+     * @return array{Planned, \Gimbo\Core\CutPlan\SheetCut}
+     *
+     * @throws Overtaken where the plan is not any more what was seen
+     */
+    private function seen(Plan $plan, Request $request): array
+    {
+        $said = JsonBody::of($request)->object();
+        $planned = $this->planned($plan);
+        ($said['stamp'] ?? null) === $planned->stamp() || throw Overtaken::byStock();
+        $index = $said['sheet'] ?? null;
+
+        return [$planned, (is_int($index) ? $planned->plan->sheets[$index] ?? null : null) ?? throw InvalidDocument::at('/sheet', Reason::of('plan.no-sheet'))];
+    }
+
+    /**
+     * @param array<string, int> $pieces
+     * @param list<array{Length, Length}> $offcuts
+     */
+    private function book(Planned $planned, string $stock, Part $tree, array $pieces, array $offcuts, bool $isMissed): void
+    {
+        [$id, $row] = explode(' ', $stock);
+        $paper = $planned->papers[$id];
+        $view = new PlanView($planned, $this->words);
+        $before = Drawer::text($paper);
+        Drawer::become($paper, Drawer::after($paper, $row, $offcuts));
+        $planned->kept->cuts()->create([
+            'paper' => $id, 'sheet' => ['width' => $view->text($tree->width), 'height' => $view->text($tree->height)], 'pieces' => $pieces,
+            'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Drafting::now(),
+        ]);
+    }
+
+    /** @return array<string, mixed> as it was said, once it was read */
+    private function asked(mixed $said): array
+    {
+        try {
+            Asked::read($said);
+        } catch (InvalidDocument $error) {
+            throw $error->under('/asked');
+        }
+
+        /** @var array<string, mixed> */
+        return is_array($said) ? $said : [];
+    }
+
+    /** @param array<string, mixed> $said */
+    private function named(array $said): string
+    {
+        $in = new FieldReader($said);
+        $name = $in->name('/name', self::LONGEST_NAME);
+        $in->throwProblems();
+
+        return $name;
+    }
+
+    private function planned(Plan $plan): Planned
+    {
+        return Planned::of($plan, $this->drafting, $this->words);
+    }
+
+    private function answer(Plan $plan, int $status = 200): JsonResponse
+    {
+        return new JsonResponse((new PlanView($this->planned($plan), $this->words))->json(), $status);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * What is to be cut of which designs. How it is cut follows from that, the drawer and what is cut already.
+ *
+ * @property string $id
+ * @property string $name
+ * @property array<string, mixed> $asked as Planning\Asked reads it
+ * @property string $made_at ISO 8601, UTC
+ */
+final class Plan extends Model
+{
+    use HasUuids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['asked' => 'array'];
+
+    /** @return HasMany<SheetCut, $this> */
+    public function cuts(): HasMany
+    {
+        return $this->hasMany(SheetCut::class)->orderBy('id');
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Entry;
+use App\Models\SheetCut as Booked;
+use App\Words\Words;
+use Gimbo\Core\CutPlan\Missing;
+use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\CutPlan\SheetCut;
+use Gimbo\Core\CutPlan\Wanted;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
+use Gimbo\Core\Measure\System;
+
+/**
+ * A plan as the browser shows it: sheets with their cuts in words, what is missing, what is left, what is cut already.
+ *
+ * @phpstan-type Json array<string, mixed>
+ */
+final readonly class PlanView
+{
+    private LengthFormatter $figures;
+
+    /** @var array<string, string> a letter a piece, by id */
+    private array $letters;
+
+    public function __construct(private Planned $planned, private Words $words)
+    {
+        $first = array_values($planned->sized)[0] ?? null;
+        $this->figures = LengthFormatter::for($first->request->system ?? System::Imperial);
+        $letters = [];
+        foreach (array_keys($planned->labels) as $n => $id) {
+            $letters[$id] = self::letter($n);
+        }
+        $this->letters = $letters;
+    }
+
+    /** A to Z, then AA. */
+    private static function letter(int $n): string
+    {
+        return ($n >= 26 ? self::letter(intdiv($n, 26) - 1) : '').chr(65 + $n % 26);
+    }
+
+    /** @return Json */
+    public function json(): array
+    {
+        $planned = $this->planned;
+
+        return [
+            'id' => $planned->kept->id, 'name' => $planned->kept->name, 'asked' => (object) $planned->kept->asked, 'stamp' => $planned->stamp(),
+            'items' => array_map(fn (array $item): array => $item + ['name' => $planned->designs[$item['design']]->name ?? null], $planned->asked->items),
+            'pieces' => array_map($this->piece(...), $planned->wanted),
+            'papers' => array_map(fn (string $name, ?string $entry): array => ['named' => $name, 'entry' => $entry], array_keys($planned->named), array_values($planned->named)),
+            'sheets' => array_map($this->sheet(...), $planned->plan->sheets),
+            'missing' => array_map(fn (Missing $one): array => ['id' => $one->piece, 'label' => $planned->labels[$one->piece] ?? $one->piece, 'count' => $one->count, 'why' => $one->why], $planned->plan->missing),
+            'shopping' => array_map(fn (array $one): array => ['width' => $this->text($one['width']), 'height' => $this->text($one['height']), 'name' => $this->paper($one['paper'])] + $one, $planned->shopping()),
+            'offcuts' => array_map(fn (array $one): array => ['paper' => $this->paper($one[0]), 'width' => $this->text($one[1]->width), 'height' => $this->text($one[1]->height), 'count' => $one[2]], $planned->plan->offcuts()),
+            'cut' => array_map($this->booked(...), $planned->cuts),
+        ];
+    }
+
+    /** @return Json */
+    private function piece(Wanted $piece): array
+    {
+        return [
+            'id' => $piece->id, 'letter' => $this->letters[$piece->id], 'label' => $this->planned->labels[$piece->id], 'width' => $this->text($piece->width), 'height' => $this->text($piece->height),
+            'count' => $piece->count, 'named' => $this->planned->paperOf[$piece->id], 'paper' => $piece->paper === '' ? null : $piece->paper, 'mayTurn' => $piece->mayTurn,
+        ];
+    }
+
+    /** @return Json */
+    private function sheet(SheetCut $sheet): array
+    {
+        [$paper, $row] = explode(' ', $sheet->stock->id);
+        $entry = $this->planned->papers[$paper];
+        $kept = array_values(array_filter(Drawer::rows($entry), fn (array $one) => $one['id'] === $row))[0];
+        $counts = array_count_values(array_filter(array_map(fn (Part $leaf) => $leaf->piece, $sheet->tree->leaves()), is_string(...)));
+
+        return [
+            'paper' => $this->paper($paper), 'colour' => $entry->entry['colour'] ?? null, 'width' => $this->text($sheet->stock->width), 'height' => $this->text($sheet->stock->height),
+            'isOffcut' => $sheet->stock->isOffcut, 'place' => $kept['place'], 'times' => $sheet->times, 'tree' => $this->tree($sheet->tree), 'cuts' => $this->cuts($sheet->tree),
+            'pieces' => array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id], 'label' => $this->planned->labels[$id], 'count' => $count], array_keys($counts), array_values($counts)),
+        ];
+    }
+
+    /** @return Json in millimetres, with what each part is */
+    private function tree(Part $part): array
+    {
+        $size = ['width' => round($part->width->toMillimetres(), 4), 'height' => round($part->height->toMillimetres(), 4)];
+        if ($part->first === null || $part->second === null || $part->at === null) {
+            return $size + ['letter' => $part->piece === null ? null : $this->letters[$part->piece], 'isOffcut' => $part->isOffcut, 'text' => $this->words->sentence('size.pair', ['width' => $this->text($part->width), 'height' => $this->text($part->height)])];
+        }
+
+        return $size + ['n' => $part->number, 'isUpright' => $part->isUpright, 'at' => round($part->at->toMillimetres(), 4), 'parts' => [$this->tree($part->first), $this->tree($part->second)]];
+    }
+
+    /** @return list<Json> the cuts in the order of the hand, in words */
+    public function cuts(Part $tree): array
+    {
+        $said = [];
+        $last = null;
+        foreach ($tree->cuts() as $cut) {
+            if ($cut->first === null || $cut->second === null || $cut->at === null) {
+                continue;
+            }
+            $at = $this->text($cut->at);
+            $ways = $cut->isUpright ? 'upright' : 'level';
+            $isSet = $last !== null && $last->isUpright === $cut->isUpright && $last->at?->equals($cut->at) === true;
+            $said[] = [
+                'n' => $cut->number, 'at' => $at,
+                'says' => $this->words->sentence($isSet ? "plan.cut.again.$ways" : "plan.cut.$ways", ['at' => $at]),
+                'first' => $this->words->sentence("plan.first.$ways", ['part' => $this->part($cut->first)]), 'second' => $this->words->sentence("plan.second.$ways", ['part' => $this->part($cut->second)]),
+                'isTurned' => $last !== null && $last->isUpright !== $cut->isUpright,
+            ];
+            $last = $cut;
+        }
+
+        return $said;
+    }
+
+    private function part(Part $part): string
+    {
+        $size = ['width' => $this->text($part->width), 'height' => $this->text($part->height)];
+
+        return match (true) {
+            $part->first !== null => $this->words->sentence('plan.part.on', $size),
+            $part->piece !== null => $this->words->sentence('plan.part.piece', ['letter' => $this->letters[$part->piece], 'piece' => $this->planned->labels[$part->piece]] + $size),
+            $part->isOffcut => $this->words->sentence('plan.part.offcut', $size),
+            $part->width->isZero() || $part->height->isZero() => $this->words->sentence('plan.part.nothing'),
+            default => $this->words->sentence('plan.part.waste', $size),
+        };
+    }
+
+    /** @return Json */
+    private function booked(Booked $cut): array
+    {
+        $pieces = array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id] ?? '?', 'label' => $this->planned->labels[$id] ?? $this->words->sentence('plan.gone'), 'count' => $count], array_keys($cut->pieces), array_values($cut->pieces));
+
+        return ['id' => $cut->id, 'paper' => $this->paper($cut->paper), 'sheet' => $cut->sheet, 'pieces' => $pieces, 'isMissed' => $cut->is_missed, 'at' => $cut->cut_at];
+    }
+
+    private function paper(string $id): string
+    {
+        $entry = $this->planned->papers[$id] ?? Entry::query()->find($id);
+        $name = $entry?->entry['name'] ?? null;
+
+        return is_string($name) ? $name : $this->words->sentence('plan.gone');
+    }
+
+    public function text(Length $length): string
+    {
+        return $this->figures->rounded($length);
+    }
+}

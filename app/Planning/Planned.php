@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Drafting;
+use App\Models\Design;
+use App\Models\Entry;
+use App\Models\Plan;
+use App\Models\SheetCut;
+use App\Words\PieceName;
+use App\Words\Words;
+use Gimbo\Core\CutPlan\CutPlan;
+use Gimbo\Core\CutPlan\Job;
+use Gimbo\Core\CutPlan\Missing;
+use Gimbo\Core\CutPlan\Planner;
+use Gimbo\Core\CutPlan\Stock;
+use Gimbo\Core\CutPlan\Trimmer;
+use Gimbo\Core\CutPlan\Wanted;
+use Gimbo\Core\Design\Design as Sized;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Library\Kind;
+use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Paper\Paper;
+
+/** A plan with its designs, the drawer and what is cut already: from these it follows how the rest is cut. */
+final class Planned
+{
+    /** More sheets than these are on no shopping list. */
+    private const MANY = 100_000;
+
+    /** @var array<string, Design> */
+    public array $designs = [];
+
+    /** @var array<string, Sized> by design */
+    public array $sized = [];
+
+    /** @var array<string, Entry> the papers of the drawer that are used, by id */
+    public array $papers = [];
+
+    /** @var array<string, ?string> the entry, by what the designs call the paper */
+    public array $named = [];
+
+    /** @var list<Wanted> everything that is wanted, cut already or not */
+    public array $wanted = [];
+
+    /** @var array<string, string> what a piece is called, by its id */
+    public array $labels = [];
+
+    /** @var array<string, string> what the designs call its paper, by the piece's id */
+    public array $paperOf = [];
+
+    /** @var list<SheetCut> */
+    public array $cuts;
+
+    public CutPlan $plan;
+
+    private function __construct(public readonly Plan $kept, public readonly Asked $asked, private readonly Words $words)
+    {
+        $this->cuts = array_values($kept->cuts()->get()->all());
+    }
+
+    public static function of(Plan $plan, Drafting $drafting, Words $words): self
+    {
+        $planned = new self($plan, Asked::read($plan->asked), $words);
+        $planned->gather($drafting);
+        $planned->plan = Planner::plan($planned->job($planned->left(), $planned->stock()));
+
+        return $planned;
+    }
+
+    /** Another one whenever what is planned, what there is, or what is cut is another. */
+    public function stamp(): string
+    {
+        $stock = array_map(fn (Entry $paper): string => Drawer::text($paper), $this->papers);
+        $marks = array_map(fn (Design $design): string => $design->mark(), $this->designs);
+
+        return substr(hash('xxh128', (string) json_encode([$this->kept->asked, $stock, $marks, array_map(fn (SheetCut $cut) => $cut->id, $this->cuts)])), 0, 24);
+    }
+
+    private function gather(Drafting $drafting): void
+    {
+        $drawer = Entry::query()->where('kind', Kind::Papers->value)->get()->keyBy('id');
+        foreach ($this->asked->items as ['design' => $id, 'count' => $count]) {
+            $design = $this->designs[$id] ?? Design::query()->find($id);
+            if ($design === null) {
+                continue;
+            }
+            $this->designs[$id] = $design;
+            $this->sized[$id] ??= $drafting->draft($design)->sized;
+            foreach ($this->sized[$id]->pieces as $piece) {
+                $this->want($design, $piece, $count);
+            }
+        }
+        foreach (array_unique(array_values($this->paperOf)) as $name) {
+            $chosen = $this->asked->papers[$name] ?? $drawer->first(fn (Entry $entry) => $name !== '' && ($entry->entry['name'] ?? null) === $name)?->id;
+            $entry = $chosen === null ? null : $drawer->get($chosen);
+            $this->named[$name] = $entry?->id;
+            $entry === null || $this->papers[$entry->id] = $entry;
+        }
+        $this->wanted = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, $piece->count, $this->named[$this->paperOf[$piece->id]] ?? '', $piece->mayTurn), $this->wanted);
+    }
+
+    private function want(Design $design, Piece $piece, int $count): void
+    {
+        $id = "$design->id $piece->id";
+        $paper = $piece->paper();
+        $name = $paper->name ?? ($paper->id === Paper::MAIN ? '' : $paper->id);
+        foreach ($this->wanted as $i => $same) {
+            if ($same->id === $id) {
+                $this->wanted[$i] = new Wanted($id, $same->width, $same->height, $same->count + $count * $piece->count, '', $same->mayTurn);
+
+                return;
+            }
+        }
+        $this->labels[$id] = $this->words->sentence('plan.piece', ['piece' => PieceName::of($this->words, $this->sized[$design->id], $piece->id), 'design' => $design->name]);
+        $this->paperOf[$id] = $name;
+        $this->wanted[] = new Wanted($id, $piece->figures->sheet->width, $piece->figures->sheet->height, $count * $piece->count, '', ! $paper->isDirectional && $paper->grain === 'none');
+    }
+
+    /** @return list<Wanted> what is not cut yet and has a paper */
+    private function left(): array
+    {
+        $cut = [];
+        foreach ($this->cuts as $sheet) {
+            foreach ($sheet->pieces as $id => $count) {
+                $cut[$id] = $count + ($cut[$id] ?? 0);
+            }
+        }
+        $left = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, max(0, $piece->count - ($cut[$piece->id] ?? 0)), $piece->paper, $piece->mayTurn), $this->wanted);
+
+        return array_values(array_filter($left, fn (Wanted $piece) => $piece->count > 0 && $piece->paper !== ''));
+    }
+
+    /** @return list<Stock> */
+    private function stock(): array
+    {
+        return array_merge([], ...array_map(Drawer::stock(...), array_values($this->papers)));
+    }
+
+    /**
+     * @param list<Wanted> $pieces
+     * @param list<Stock> $stock
+     */
+    private function job(array $pieces, array $stock): Job
+    {
+        $first = array_values($this->sized)[0] ?? null;
+
+        return new Job($pieces, $stock, new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest), $this->asked->margin, $this->asked->keep);
+    }
+
+    /**
+     * What there is too little of: for each paper, so many sheets of the size it is bought in, with some to try on.
+     *
+     * @return list<array{paper: string, width: Length, height: Length, count: int, spare: int, tooLarge: list<string>}>
+     */
+    public function shopping(): array
+    {
+        $shopping = [];
+        foreach ($this->papers as $paper) {
+            $size = $this->asked->buy[$paper->id] ?? null;
+            $sheet = array_values(array_filter(Drawer::stock($paper), fn (Stock $one) => ! $one->isOffcut))[0] ?? null;
+            [$width, $height] = $size !== null ? [$size->width, $size->height] : [$sheet->width ?? Length::inches(12), $sheet->height ?? Length::inches(12)];
+            $missing = array_filter($this->plan->missing, fn (Missing $one) => $this->plan->job->wanted($one->piece)?->paper === $paper->id);
+            if ($missing === []) {
+                continue;
+            }
+            $pieces = [];
+            foreach ($missing as $one) {
+                $piece = $this->plan->job->wanted($one->piece);
+                $piece === null || $pieces[] = new Wanted($piece->id, $piece->width, $piece->height, $one->count, $paper->id, $piece->mayTurn);
+            }
+            $bought = Planner::plan($this->job($pieces, [new Stock('new', $paper->id, $width, $height, self::MANY)]), 0.3);
+            $shopping[] = [
+                'paper' => $paper->id, 'width' => $width, 'height' => $height, 'count' => $bought->used()['new'] ?? 0, 'spare' => $this->asked->spare,
+                'tooLarge' => array_map(fn (Missing $one): string => $this->labels[$one->piece] ?? $one->piece, $bought->missing),
+            ];
+        }
+
+        return $shopping;
+    }
+}

@@ -1,0 +1,46 @@
+<!doctype html>
+<html lang="{{ $words->language() }}">
+  <head>
+    <meta charset="utf-8">
+    <title>{{ $plan['name'] }}</title>
+    <style>
+      @page { margin: 16mm 15mm; }
+      body { font-family: 'Source Sans 3', 'DejaVu Sans', sans-serif; font-size: 11pt; color: #14303a; }
+      h1, h2 { font-family: 'Source Serif 4', serif; margin: 0 0 2mm; }
+      h1 { font-size: 20pt; } h2 { font-size: 13pt; margin-top: 5mm; }
+      table { border-collapse: collapse; width: 100%; } td, th { text-align: left; padding: 1mm 2mm 1mm 0; vertical-align: top; border-bottom: 0.2mm solid #c5d2d5; }
+      .sheet { page-break-inside: avoid; margin-bottom: 6mm; }
+      .sheet img { max-width: 80mm; max-height: 90mm; }
+      .n { font-weight: bold; width: 8mm; } .at { font-weight: bold; white-space: nowrap; }
+    </style>
+  </head>
+  <body>
+    <h1>{{ $plan['name'] }}</h1>
+    <table>
+      @foreach ($plan['pieces'] as $piece)
+        <tr><td class="n">{{ $piece['letter'] }}</td><td>{{ $piece['label'] }}</td><td class="at">{{ $piece['width'] }} × {{ $piece['height'] }}</td><td>{{ $piece['count'] }} ×</td></tr>
+      @endforeach
+    </table>
+    @foreach ($plan['sheets'] as $i => $sheet)
+      <div class="sheet">
+        <h2>{{ $words->sentence('plan.sheet', ['n' => $i + 1, 'paper' => $sheet['paper'], 'width' => $sheet['width'], 'height' => $sheet['height'], 'times' => $sheet['times']]) }}{{ $sheet['place'] === '' ? '' : ' · '.$sheet['place'] }}</h2>
+        <table><tr>
+          <td style="width: 84mm; border: 0"><img src="{{ $pictures[$i] }}"></td>
+          <td style="border: 0"><table>
+            @foreach ($sheet['cuts'] as $cut)
+              <tr><td class="n">{{ $cut['n'] }}</td><td>{{ $cut['says'] }} {{ $cut['first'] }} {{ $cut['second'] }}</td></tr>
+            @endforeach
+          </table></td>
+        </tr></table>
+      </div>
+    @endforeach
+    @if ($plan['shopping'] !== [])
+      <h2>{{ $words->sentence('plan.shopping') }}</h2>
+      <table>
+        @foreach ($plan['shopping'] as $one)
+          <tr><td>{{ $words->sentence('plan.buy', ['count' => $one['count'] + $one['spare'], 'paper' => $one['name'], 'width' => $one['width'], 'height' => $one['height'], 'spare' => $one['spare']]) }}</td></tr>
+        @endforeach
+      </table>
+    @endif
+  </body>
+</html>

@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\Process;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** The drawer and the cutting plans: planned, cut, missed, taken back, bought for; nothing half-booked. */
+final class PlanTest extends TestCase
+{
+    private const CARD = ['make' => 'folded-card', 'system' => 'metric', 'holds' => ['width' => '148 mm', 'height' => '105 mm'], 'paper' => ['caliper' => '0.3 mm', 'name' => 'White'], 'papers' => ['print' => ['caliper' => '0.2 mm', 'name' => 'Low tide']], 'with' => [['id' => 'm', 'role' => 'mat', 'on' => 'card/front', 'border' => '4 mm', 'paper' => 'print']]];
+
+    private string $white;
+
+    private string $tide;
+
+    private string $design;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->design = $this->start('Survey card', self::CARD);
+        $this->white = $this->paper('White', [['width' => '297 mm', 'height' => '210 mm', 'count' => 5], ['width' => '300 mm', 'height' => '110 mm', 'count' => 1, 'offcut' => true, 'place' => 'folder 2']]);
+        $this->tide = $this->paper('Low tide', [['width' => '305 mm', 'height' => '305 mm', 'count' => 1]]);
+    }
+
+    public function test_a_plan_takes_offcuts_first_and_says_every_cut(): void
+    {
+        $plan = $this->plan(3);
+
+        self::assertSame([['Card, Survey card', '296 mm', '105 mm', 3, true], ['Mat on the front, Survey card', '140 mm', '97 mm', 3, true]], array_map(fn (array $piece) => [$piece['label'], $piece['width'], $piece['height'], $piece['count'], $piece['mayTurn']], $plan['pieces']));
+        $sheets = array_map(fn (array $sheet) => [$sheet['paper'], $sheet['width'], $sheet['isOffcut'], $sheet['place'], $sheet['times'], $sheet['pieces'][0]['count']], $plan['sheets']);
+        self::assertContains(['White', '300 mm', true, 'folder 2', 1, 1], $sheets);
+        self::assertContains(['White', '297 mm', false, '', 1, 2], $sheets);
+        self::assertContains(['Low tide', '305 mm', false, '', 1, 3], $sheets);
+        self::assertSame([], $plan['missing']);
+        foreach ($plan['sheets'] as $sheet) {
+            self::assertSame(range(1, count($sheet['cuts'])), array_column($sheet['cuts'], 'n'));
+            foreach ($sheet['cuts'] as $cut) {
+                self::assertStringContainsString($cut['at'], $cut['says']);
+            }
+        }
+    }
+
+    /** Cut, undone: there is what there was, to the byte; cut again and missed, the rest is planned anew with what came out. */
+    public function test_a_cut_sheet_is_booked_taken_back_and_missed(): void
+    {
+        $before = $this->stockOf($this->white);
+        $plan = $this->plan(3);
+        $at = $this->sheet($plan, '297 mm');
+        $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => $at, 'stamp' => $plan['stamp']])->assertCreated()->json();
+        self::assertSame(4, $this->stock($this->white)[0]['count']);
+        self::assertSame([2], array_column($cut['cut'][0]['pieces'], 'count'));
+        self::assertSame(1, array_sum(array_map(fn (array $sheet) => $sheet['paper'] === 'White' ? $sheet['times'] : 0, $cut['sheets'])));
+
+        $undone = $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$cut['cut'][0]['id']}")->assertOk()->json();
+        self::assertSame($before, $this->stockOf($this->white));
+        self::assertSame($plan['sheets'], $undone['sheets']);
+        self::assertSame([], $undone['cut']);
+
+        // The first cut of the same sheet at 100 instead: neither card comes out of what was below it.
+        $at = $this->sheet($undone, '297 mm');
+        $first = $undone['sheets'][$at]['cuts'][0];
+        $missed = $this->postJson("/api/plans/{$plan['id']}/missed", ['sheet' => $at, 'stamp' => $undone['stamp'], 'n' => $first['n'], 'at' => '100 mm'])->assertCreated()->json();
+        self::assertTrue($missed['cut'][0]['isMissed']);
+        self::assertSame([], $missed['cut'][0]['pieces']);
+        self::assertNotSame([], array_filter($this->stock($this->white), fn (array $row) => $row['offcut'] && in_array('100 mm', [$row['width'], $row['height']], true)));
+        $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$missed['cut'][0]['id']}")->assertOk();
+        self::assertSame($before, $this->stockOf($this->white));
+    }
+
+    /** Every sheet cut one after another, and every one taken back, the last first. */
+    public function test_undoing_all_restores_the_stock_to_the_byte(): void
+    {
+        $before = [$this->stockOf($this->white), $this->stockOf($this->tide)];
+        $plan = $this->plan(7);
+        for ($n = 0; $plan['sheets'] !== [] && $n < 20; $n++) {
+            $plan = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => 0, 'stamp' => $plan['stamp']])->assertCreated()->json();
+        }
+        self::assertSame([], $plan['sheets']);
+        self::assertGreaterThan(3, count($plan['cut']));
+        self::assertNotSame($before, [$this->stockOf($this->white), $this->stockOf($this->tide)]);
+        $of = array_values(array_filter($plan['cut'], fn (array $cut) => $cut['paper'] === 'White'));
+        $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$of[0]['id']}")->assertStatus(409);
+        foreach (array_reverse($plan['cut']) as $cut) {
+            $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$cut['id']}")->assertOk();
+        }
+        self::assertSame($before, [$this->stockOf($this->white), $this->stockOf($this->tide)]);
+    }
+
+    /** Two windows: the second is told, and nothing is booked twice. */
+    public function test_a_plan_whose_stock_has_changed_says_so_before_it_is_cut(): void
+    {
+        $plan = $this->plan(3);
+        $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => 0, 'stamp' => $plan['stamp']])->assertCreated();
+        $after = [$this->stockOf($this->white), $this->stockOf($this->tide)];
+        $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => 0, 'stamp' => $plan['stamp']])->assertStatus(409)->assertJsonPath('errors.0.message', 'The drawer or the plan has changed since you looked. Look at the new plan first.');
+        self::assertSame($after, [$this->stockOf($this->white), $this->stockOf($this->tide)]);
+
+        $rows = $this->stock($this->white);
+        $this->putJson("/api/library/papers/$this->white/stock", ['stock' => [['count' => 9] + $rows[0]], 'was' => $rows])->assertOk();
+        $this->putJson("/api/library/papers/$this->white/stock", ['stock' => $rows, 'was' => $rows])->assertStatus(409);
+        self::assertSame(9, $this->stock($this->white)[0]['count']);
+    }
+
+    public function test_what_is_missing_is_on_the_shopping_list_in_sheets_of_the_size_she_names(): void
+    {
+        $plan = $this->plan(30);
+        self::assertSame([['Low tide', '305 mm', 4]], array_map(fn (array $one) => [$one['name'], $one['width'], $one['count']], array_values(array_filter($plan['shopping'], fn (array $one) => $one['name'] === 'Low tide'))));
+        $asked = ['items' => [['design' => $this->design, 'count' => 30]], 'buy' => [$this->tide => ['width' => '150 mm', 'height' => '100 mm']], 'spare' => 2];
+        $plan = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertOk()->json();
+        $tide = array_values(array_filter($plan['shopping'], fn (array $one) => $one['name'] === 'Low tide'))[0];
+        // One sheet of 305 gives six of 140 × 97, and one of 150 × 100 one.
+        self::assertSame([24, 2], [$tide['count'], $tide['spare']]);
+    }
+
+    /** A paper without a name of its own is cut from the one that is chosen; until then its pieces are in no sheet. */
+    public function test_a_paper_is_chosen_for_what_has_none(): void
+    {
+        $id = $this->start('Plain', ['paper' => ['caliper' => '0.3 mm'], 'with' => []] + self::CARD);
+        $asked = ['items' => [['design' => $id, 'count' => 1]]];
+        $plan = $this->postJson('/api/plans', ['name' => 'Plain', 'asked' => $asked])->assertCreated()->json();
+        self::assertSame([[['named' => '', 'entry' => null]], []], [$plan['papers'], $plan['sheets']]);
+        $plan = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked + ['papers' => ['' => $this->white]]])->assertOk()->json();
+        self::assertCount(1, $plan['sheets']);
+    }
+
+    public function test_a_plan_is_handed_on_as_pdf_and_its_sheets_as_svg(): void
+    {
+        $plan = $this->plan(3);
+        $file = (string) tempnam(sys_get_temp_dir(), 'gimbo');
+        file_put_contents($file, (string) $this->get("/api/plans/{$plan['id']}/plan.pdf?paper=a4")->assertOk()->getContent());
+        $text = (string) preg_replace('/\s+/', ' ', Process::run(['pdftotext', '-layout', $file, '-'])->throw()->output());
+        unlink($file);
+        foreach ($plan['sheets'] as $sheet) {
+            self::assertStringContainsString($sheet['paper'], $text);
+            self::assertStringContainsString('at '.$sheet['cuts'][0]['at'], $text);
+        }
+        $svg = (string) $this->get("/api/plans/{$plan['id']}/sheet-1.svg")->assertOk()->getContent();
+        $xml = simplexml_load_string($svg);
+        self::assertNotFalse($xml);
+        self::assertSame(count($plan['sheets'][0]['cuts']), substr_count($svg, '<circle'));
+        $this->get("/api/plans/{$plan['id']}/sheet-99.svg")->assertNotFound();
+    }
+
+    public function test_the_drawer_goes_out_as_csv_and_comes_in_whole_or_not_at_all(): void
+    {
+        $csv = (string) $this->get('/api/library/stock.csv')->assertOk()->getContent();
+        self::assertStringContainsString("White,\"300 mm\",\"110 mm\",1,yes,\"folder 2\"\r\n", $csv);
+        $this->postJson('/api/library/stock/take', ['csv' => str_replace('297 mm', '298 mm', $csv)])->assertCreated();
+        self::assertSame('298 mm', $this->stock($this->white)[0]['width']);
+
+        $before = $this->stockOf($this->white);
+        $this->postJson('/api/library/stock/take', ['csv' => $csv."White,12,12,1,no,\r\nGreen,12 in,12 in,1,no,\r\nWhite,12 in\r\n"])->assertUnprocessable()->assertJsonCount(3, 'errors');
+        self::assertSame($before, $this->stockOf($this->white));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function bad(): iterable
+    {
+        yield 'no name' => [['name' => '', 'asked' => []], '/name'];
+        yield 'a count of none' => [['name' => 'x', 'asked' => ['items' => [['design' => 'y', 'count' => 0]]]], '/asked/items/0/count'];
+        yield 'no length' => [['name' => 'x', 'asked' => ['margin' => 'wide']], '/asked/margin'];
+        yield 'unknown' => [['name' => 'x', 'asked' => ['fold' => 1]], '/asked/fold'];
+    }
+
+    /** @param array<string, mixed> $said */
+    #[DataProvider('bad')]
+    public function test_bad_plans_are_said_where_they_stand(array $said, string $at): void
+    {
+        $this->postJson('/api/plans', $said)->assertUnprocessable()->assertJsonPath('errors.0.at', $at);
+        self::assertSame([], $this->getJson('/api/plans')->json('plans'));
+    }
+
+    public function test_bad_stock_is_said_where_it_stands(): void
+    {
+        $this->putJson("/api/library/papers/$this->white/stock", ['stock' => [['width' => '0 mm', 'height' => '20 mm', 'count' => 1, 'offcut' => true]]])->assertUnprocessable()->assertJsonPath('errors.0.at', '/stock/0/width');
+        self::assertCount(2, $this->stock($this->white));
+        $plan = $this->plan(1);
+        $at = $this->sheet($plan, '300 mm');
+        $this->postJson("/api/plans/{$plan['id']}/missed", ['sheet' => $at, 'stamp' => $plan['stamp'], 'n' => 99, 'at' => '10 mm'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/n');
+        $this->postJson("/api/plans/{$plan['id']}/missed", ['sheet' => $at, 'stamp' => $plan['stamp'], 'n' => 1, 'at' => '900 mm'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/at');
+    }
+
+    /** @param list<array<string, mixed>> $stock */
+    private function paper(string $name, array $stock): string
+    {
+        return $this->postJson('/api/library/papers', ['name' => $name, 'system' => 'metric', 'stock' => $stock])->assertCreated()->json('id');
+    }
+
+    /** @return array<string, mixed> */
+    private function plan(int $count): array
+    {
+        return $this->postJson('/api/plans', ['name' => 'Spring fair', 'asked' => ['items' => [['design' => $this->design, 'count' => $count]], 'keep' => ['width' => '25 mm', 'height' => '50 mm']]])->assertCreated()->json();
+    }
+
+    /** @param array<string, mixed> $plan */
+    private function sheet(array $plan, string $width): int
+    {
+        $at = array_search($width, array_column($plan['sheets'], 'width'), true);
+        self::assertIsInt($at);
+
+        return $at;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function stock(string $paper): array
+    {
+        $papers = $this->getJson('/api/library')->assertOk()->json('papers');
+
+        return array_values(array_filter($papers, fn (array $one) => $one['id'] === $paper))[0]['stock'];
+    }
+
+    private function stockOf(string $paper): string
+    {
+        return (string) json_encode($this->stock($paper));
+    }
+}
