@@ -25,8 +25,10 @@ final class Drawer
     /** @return list<Row> */
     public static function rows(Entry $paper): array
     {
-        /** @var list<Row> */
-        return $paper->entry['stock'] ?? [];
+        /** @var list<Row> $rows */
+        $rows = $paper->entry['stock'] ?? [];
+
+        return $rows;
     }
 
     /** As it stands there, to the byte. */
@@ -69,13 +71,15 @@ final class Drawer
         $system = System::from(is_string($paper->entry['system'] ?? null) ? $paper->entry['system'] : 'imperial');
         foreach ($offcuts as [$width, $height]) {
             [$w, $h] = array_map(fn (Length $side): string => self::written($side, $system), [$width, $height]);
-            $same = array_keys(array_filter($rows, fn (array $one) => $one['offcut'] && [$one['width'], $one['height']] === [$w, $h]))[0] ?? null;
-            if ($same !== null) {
-                $rows[$same]['count']++;
+            $more = ['id' => StockReader::free(array_column($rows, 'id')), 'width' => $w, 'height' => $h, 'count' => 1, 'offcut' => true, 'place' => $place];
+            foreach ($rows as $i => $one) {
+                if ($one['offcut'] && [$one['width'], $one['height']] === [$w, $h]) {
+                    $rows[$i] = ['id' => $one['id'], 'width' => $w, 'height' => $h, 'count' => $one['count'] + 1, 'offcut' => true, 'place' => $one['place']];
 
-                continue;
+                    continue 2;
+                }
             }
-            $rows[] = ['id' => StockReader::free(array_column($rows, 'id')), 'width' => $w, 'height' => $h, 'count' => 1, 'offcut' => true, 'place' => $place];
+            $rows[] = $more;
         }
 
         return $rows;

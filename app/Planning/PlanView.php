@@ -24,13 +24,17 @@ final readonly class PlanView
 {
     private LengthFormatter $figures;
 
+    private LengthFormatter $others;
+
     /** @var array<string, string> a letter a piece, by id */
     private array $letters;
 
     public function __construct(private Planned $planned, private Words $words)
     {
         $first = array_values($planned->sized)[0] ?? null;
-        $this->figures = LengthFormatter::for($first->request->system ?? System::Imperial);
+        $system = $first->request->system ?? System::Imperial;
+        $this->figures = LengthFormatter::for($system);
+        $this->others = LengthFormatter::for($system === System::Imperial ? System::Metric : System::Imperial);
         $letters = [];
         foreach (array_keys($planned->labels) as $n => $id) {
             $letters[$id] = self::letter($n);
@@ -150,8 +154,11 @@ final readonly class PlanView
         return is_string($name) ? $name : $this->words->sentence('plan.gone');
     }
 
+    /** In the first design's system; in the other where it is exact only there. */
     public function text(Length $length): string
     {
-        return $this->figures->rounded($length);
+        $isOther = ! $this->figures->isExact($length) && $this->others->isExact($length);
+
+        return ($isOther ? $this->others : $this->figures)->rounded($length);
     }
 }

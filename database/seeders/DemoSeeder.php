@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Drafting;
 use App\Models\Design;
 use App\Models\Entry;
+use App\Models\Plan;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Library\EntryReader;
 use Gimbo\Core\Library\Kind;
@@ -26,6 +27,7 @@ final class DemoSeeder extends Seeder
         foreach (self::library() as [$kind, $entry]) {
             Entry::query()->create(['kind' => $kind->value, 'entry' => EntryReader::read($kind, $entry)]);
         }
+        self::plan();
     }
 
     private const NOTES = [
@@ -41,14 +43,39 @@ final class DemoSeeder extends Seeder
     private static function library(): array
     {
         return [
-            [Kind::Papers, ['name' => 'Sandbank', 'weight' => 120, 'caliper' => '0.16', 'width' => '12', 'height' => '12', 'colour' => '#ecdcbb']],
-            [Kind::Papers, ['name' => 'Low tide', 'system' => 'metric', 'weight' => 240, 'width' => '210', 'height' => '297', 'colour' => '#b9cfd6']],
-            [Kind::Papers, ['name' => 'Tern white', 'weight' => 80, 'basis' => 'cover-lb', 'width' => '8 1/2', 'height' => '11', 'colour' => '#fbfaf5']],
+            [Kind::Papers, ['name' => 'Sandbank', 'weight' => 120, 'caliper' => '0.16', 'width' => '12', 'height' => '12', 'colour' => '#ecdcbb', 'stock' => [self::sheets('12', '12', 14), self::offcut('3', '12', 2, 'folder 1'), self::offcut('5 1/2', '6', 1, 'folder 1')]]],
+            [Kind::Papers, ['name' => 'Low tide', 'system' => 'metric', 'weight' => 240, 'width' => '210', 'height' => '297', 'colour' => '#b9cfd6', 'stock' => [self::sheets('210', '297', 9), self::offcut('210', '92', 3, 'folder 2')]]],
+            [Kind::Papers, ['name' => 'Tern white', 'weight' => 80, 'basis' => 'cover-lb', 'width' => '8 1/2', 'height' => '11', 'colour' => '#fbfaf5', 'stock' => [self::sheets('8 1/2', '11', 40), self::offcut('8 1/2', '4', 1, 'folder 1')]]],
+            [Kind::Papers, ['name' => 'Dune grass', 'weight' => 65, 'basis' => 'cover-lb', 'width' => '12', 'height' => '12', 'colour' => '#c4cfa6', 'stock' => [self::sheets('12', '12', 6), self::sheets('6', '6', 20)]]],
+            [Kind::Papers, ['name' => 'Wrack line', 'system' => 'metric', 'weight' => 200, 'width' => '305', 'height' => '305', 'colour' => '#8a7f73', 'stock' => [self::sheets('305', '305', 4), self::offcut('120', '305', 1, 'folder 2')]]],
             [Kind::Tools, ['name' => 'Club house table', 'notch' => '0.42', 'reach' => '12', 'trimmerScore' => '1/16']],
             [Kind::Tools, ['name' => 'Warden’s hut', 'system' => 'metric', 'score' => '5', 'cut' => '1, 1/16 in', 'reach' => '305']],
             [Kind::Sizes, ['name' => 'Island season ticket', 'kind' => 'card', 'width' => '3 3/8', 'height' => '2 1/8']],
             [Kind::Sizes, ['name' => 'Survey sheet, folded', 'system' => 'metric', 'kind' => 'card', 'width' => '99', 'height' => '140']],
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function sheets(string $width, string $height, int $count): array
+    {
+        return ['width' => $width, 'height' => $height, 'count' => $count];
+    }
+
+    /** @return array<string, mixed> */
+    private static function offcut(string $width, string $height, int $count, string $place): array
+    {
+        return ['width' => $width, 'height' => $height, 'count' => $count, 'offcut' => true, 'place' => $place];
+    }
+
+    /** Thirty invitations, an envelope for each, cards with two mats, from the drawer. */
+    private static function plan(): void
+    {
+        $design = fn (string $name): string => (string) Design::query()->where('name', $name)->value('id');
+        $paper = fn (string $name): string => (string) Entry::query()->where('kind', Kind::Papers->value)->where('entry->name', $name)->value('id');
+        Plan::query()->create(['name' => 'Thirty invitations to the spring fair', 'made_at' => Drafting::now(), 'asked' => [
+            'items' => [['design' => $design('Spring-fair invitation'), 'count' => 30], ['design' => $design('Invitation with two mats'), 'count' => 30]],
+            'papers' => ['' => $paper('Tern white')],
+        ]]);
     }
 
     /** @return array<string, array<string, mixed>> spec by name */
@@ -183,6 +210,14 @@ final class DemoSeeder extends Seeder
                 'with' => [
                     $mat('front', 'box/front', '1/4 in', 'sandbank'),
                     ...array_map(fn (string $month): array => ['id' => strtolower($month), 'role' => 'label', 'text' => $month, 'width' => '1 1/2 in', 'height' => '3/8 in', 'paper' => 'low-tide'], $months),
+                ],
+            ],
+            'Invitation with two mats' => [
+                'make' => 'folded-card', 'papers' => $papers, 'paper' => ['caliper' => '0.27 mm', 'name' => 'Tern white'],
+                'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1 mm'],
+                'with' => [
+                    ['id' => 'sand', 'role' => 'mat', 'on' => 'card/front', 'border' => '1/8 in', 'paper' => 'sandbank'],
+                    ['id' => 'tide', 'role' => 'mat', 'on' => 'sand', 'border' => '1/8 in', 'paper' => 'low-tide'],
                 ],
             ],
             'Order of the counting day' => [

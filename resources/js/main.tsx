@@ -21,6 +21,8 @@ import { speak, words } from './words'
 const Compare = lazy(() => import('./features/table/Compare').then((it) => ({ default: it.Compare })))
 const Work = lazy(() => import('./features/table/stepwise/Work').then((it) => ({ default: it.Work })))
 const CuttingPage = lazy(() => import('./features/cutting/CuttingPage').then((it) => ({ default: it.CuttingPage })))
+const PlansPage = lazy(() => import('./features/plans/PlansPage').then((it) => ({ default: it.PlansPage })))
+const PlanPage = lazy(() => import('./features/plans/PlanPage').then((it) => ({ default: it.PlanPage })))
 const BackupsPage = lazy(() => import('./features/backups/BackupsPage').then((it) => ({ default: it.BackupsPage })))
 const LibraryPage = lazy(() => import('./features/library/LibraryPage').then((it) => ({ default: it.LibraryPage })))
 
@@ -63,6 +65,8 @@ function App() {
         <Route path="/designs/:id/work" element={<WorkPage />} />
         <Route path="/library/:kind" element={<Kept catalogue={catalogue} />} />
         <Route path="/backups" element={<BackupsPage />} />
+        <Route path="/plans" element={<PlansPage />} />
+        <Route path="/plans/:id" element={<OnePlan />} />
         <Route path="/cutting" element={<CuttingPage />} />
         <Route path="/cutting/machines" element={<LibraryPage kind="cutters" catalogue={catalogue} />} />
         <Route path="*" element={<Shelf catalogue={catalogue} />} />
@@ -74,6 +78,11 @@ function App() {
 function TablePage({ catalogue }: { catalogue: Catalogue }) {
   const { id = '' } = useParams()
   return <Table key={id} designId={id} catalogue={catalogue} />
+}
+
+function OnePlan() {
+  const { id = '' } = useParams()
+  return <PlanPage key={id} id={id} />
 }
 
 function Kept({ catalogue }: { catalogue: Catalogue }) {

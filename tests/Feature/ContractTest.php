@@ -52,6 +52,13 @@ final class ContractTest extends TestCase
         $this->assertAnswers('Library', $this->getJson('/api/library')->assertOk());
         $this->assertAnswers('SizesPreview', $this->postJson('/api/library/sizes/preview', ['csv' => "name,kind,width,height\na,card,1 in,2 in\nb,card,1,2"])->assertOk());
         $this->assertAnswers('Trial', $this->postJson('/api/trials/caliper', ['stack' => '3', 'sheets' => 10])->assertOk());
+        $paper = $this->getJson('/api/library')->json('papers.0.id');
+        assert(is_string($paper));
+        $this->assertAnswers('PaperStock', $this->putJson("/api/library/papers/$paper/stock", ['stock' => [['width' => '12 in', 'height' => '12 in', 'count' => 1]]])->assertOk());
+        $plan = $this->postJson('/api/plans', ['name' => 'Fair', 'asked' => ['items' => [['design' => $id, 'count' => 3]], 'papers' => ['' => $paper]]])->assertCreated();
+        $this->assertAnswers('Plan', $plan);
+        $this->assertAnswers('Plans', $this->getJson('/api/plans')->assertOk());
+        $this->assertAnswers('Plan', $this->postJson('/api/plans/'.$plan->json('id').'/cut', ['sheet' => 0, 'stamp' => $plan->json('stamp')])->assertCreated());
         $this->assertAnswers('Shelf', $this->getJson('/api/designs')->assertOk());
         $this->assertAnswers('Shelf', $this->getJson('/api/designs/archive')->assertOk());
         $this->assertAnswers('Errors', $this->getJson('/api/designs/x')->assertNotFound());
@@ -60,7 +67,7 @@ final class ContractTest extends TestCase
     public function test_every_address_is_in_the_contract(): void
     {
         $promised = array_keys((array) (self::contract()->paths ?? []));
-        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/recipe.txt', '/designs/{design}/steps.html', '/designs/{design}/measures.svg', '/designs/{design}/template.pdf', '/designs/{design}/labels.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv', '/everything.jsonl'];
+        $files = ['/designs/{design}/design.json', '/designs/{design}/{piece}.svg', '/designs/{design}/{piece}.fold', '/designs/{design}/{piece}.dxf', '/designs/{design}/{piece}.hpgl', '/designs/{design}/steps/{number}.svg', '/designs/{design}/recipe.txt', '/designs/{design}/steps.html', '/designs/{design}/measures.svg', '/designs/{design}/template.pdf', '/designs/{design}/labels.pdf', '/designs/{design}/handout.pdf', '/designs/{design}/cutting-list.csv', '/designs/{design}/everything.zip', '/handed-on.zip', '/library/sizes.csv', '/library/stock.csv', '/plans/{plan}/plan.pdf', '/plans/{plan}/sheet-{number}.svg', '/everything.jsonl'];
         $real = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/ping' && $real[] = substr($route->uri(), 3);

@@ -19,6 +19,11 @@ export type Library = Schemas['Library']
 export type OwnSize = Schemas['OwnSize']
 export type ToolSet = Schemas['ToolSet']
 export type PaperStock = Schemas['PaperStock']
+export type StockRow = Schemas['StockRow']
+export type Plan = Schemas['Plan']
+export type PlanAsked = Schemas['PlanAsked']
+export type PlanSheet = Schemas['PlanSheet']
+export type PlanPart = Schemas['PlanPart']
 export type SizesPreview = Schemas['SizesPreview']
 export type Cutting = Schemas['Cutting']
 export type CuttingJob = Schemas['CuttingJob']
@@ -202,6 +207,19 @@ export const api = {
   dropEntry: (kind: keyof Library, id: string) => send<object>('DELETE', `/library/${kind}/${id}`),
   previewSizes: (csv: string) => send<SizesPreview>('POST', '/library/sizes/preview', { csv }),
   takeSizes: (csv: string) => send<{ taken: number }>('POST', '/library/sizes/take', { csv }),
+  /** What there is of a paper, and what it was when it was looked at. */
+  stock: (paper: string, stock: Array<Omit<StockRow, 'id'>>, was: StockRow[]) =>
+    send<PaperStock>('PUT', `/library/papers/${paper}/stock`, { stock, was }),
+  takeStock: (csv: string) => send<{ taken: number }>('POST', '/library/stock/take', { csv }),
+  plans: () => send<Schemas['Plans']>('GET', '/plans'),
+  addPlan: (name: string, asked: PlanAsked) => send<Plan>('POST', '/plans', { name, asked }),
+  plan: (id: string) => send<Plan>('GET', `/plans/${id}`),
+  putPlan: (id: string, said: { name?: string; asked?: PlanAsked }) => send<Plan>('PUT', `/plans/${id}`, said),
+  dropPlan: (id: string) => send<object>('DELETE', `/plans/${id}`),
+  cutSheet: (id: string, sheet: number, stamp: string) => send<Plan>('POST', `/plans/${id}/cut`, { sheet, stamp }),
+  missSheet: (id: string, missed: { sheet: number; stamp: string; n: number; at: string }) =>
+    send<Plan>('POST', `/plans/${id}/missed`, missed),
+  uncut: (id: string, cut: number) => send<Plan>('DELETE', `/plans/${id}/cuts/${cut}`),
   trial: (of: 'notch' | 'caliper', measured: object) => send<Trial>('POST', `/trials/${of}`, measured),
   cutting: () => send<Cutting>('GET', '/cutting'),
   cut: (id: string, order: { cutter: string; pieces: string[] }) =>
@@ -249,6 +267,9 @@ export function problemsOf(error: unknown): Problem[] {
 export const files = {
   design: (id: string) => `/api${design(id)}/design.json`,
   sizes: () => '/api/library/sizes.csv',
+  stock: () => '/api/library/stock.csv',
+  plan: (id: string, paper: 'a4' | 'letter') => `/api/plans/${id}/plan.pdf?paper=${paper}`,
+  planSheet: (id: string, number: number) => `/api/plans/${id}/sheet-${number}.svg`,
   everythingKept: () => '/api/everything.jsonl',
   labels: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/labels.pdf?paper=${paper}`,
   template: (id: string, paper: 'a4' | 'letter') => `/api${design(id)}/template.pdf?paper=${paper}`,

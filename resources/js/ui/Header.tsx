@@ -14,6 +14,7 @@ const PLACES = [
   { to: '/library/sizes', key: 'place.sizes' },
   { to: '/library/tools', key: 'place.tools' },
   { to: '/library/papers', key: 'place.papers' },
+  { to: '/plans', key: 'place.plans' },
   { to: '/cutting', key: 'place.cutting' },
   { to: '/backups', key: 'place.backups' },
 ] as const

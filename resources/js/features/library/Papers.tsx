@@ -8,6 +8,8 @@ import { words } from '@/words'
 import { EntryField, EntryForm, NameAndSystem, PageHead, RowButtons } from './EntryForm'
 import { filled, useEntryForm } from './useEntryForm'
 import { Found } from './Found'
+import { Stock } from './Stock'
+import { StockFile } from './StockFile'
 import { useTrial } from './useTrial'
 
 const BASES = ['gsm', 'text-lb', 'cover-lb'] as const
@@ -20,7 +22,9 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
   const { draft, put } = form
   return (
     <>
-      <PageHead title={words('papers.title')} addLabel={words('papers.add')} form={form} />
+      <PageHead title={words('papers.title')} addLabel={words('papers.add')} form={form}>
+        <StockFile />
+      </PageHead>
       <p className="mb-4 max-w-2xl text-soft">{words('papers.why')}</p>
       {papers.length === 0 && <p className="rounded-xl border border-line bg-panel p-5">{words('papers.none')}</p>}
       <ul className="grid gap-4 md:grid-cols-2 lg:grid-cols-3">
@@ -36,6 +40,7 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
                 {paper.weight !== null && `${words(`weight.${paper.basis}`, { weight: paper.weight })} · `}
                 <Figure text={paper.caliper} /> {words('papers.thick')}
               </p>
+              <Stock paper={paper} />
               {paper.width && paper.height && (
                 <p className="text-soft">
                   {words('papers.sheet')} <Pair width={paper.width} height={paper.height} />

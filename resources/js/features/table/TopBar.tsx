@@ -13,6 +13,7 @@ import {
   History as HistoryIcon,
   Image as ImageIcon,
   Layers2,
+  LayoutGrid,
   NotebookPen,
   PencilRuler,
   PenTool,
@@ -29,8 +30,8 @@ import {
 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useEffect, useState, type ReactNode } from 'react'
-import { Link } from 'react-router'
-import { files, type DesignView, type Piece } from '@/api/client'
+import { Link, useNavigate } from 'react-router'
+import { api, files, problemsOf, type DesignView, type Piece } from '@/api/client'
 import { LookButtons, LookItems } from '@/ui/Header'
 import type { Room } from '@/ui/room'
 import { notice } from '@/ui/notices'
@@ -231,6 +232,12 @@ async function copyRecipe(id: string): Promise<string> {
 }
 
 function HandOn({ view, piece, onCut, onNotes, onSaid, isShort, children }: HandOnProps) {
+  const navigate = useNavigate()
+  const plan = () =>
+    api.addPlan(words('plan.of', { name: view.name }), { items: [{ design: view.id, count: 1 }] }).then(
+      ({ id }) => void navigate(`/plans/${id}`),
+      (error: unknown) => onSaid(problemsOf(error)[0]?.message ?? ''),
+    )
   const paper = view.design.system === 'metric' ? 'a4' : 'letter'
   const other = paper === 'a4' ? 'letter' : 'a4'
   const downloads = [
@@ -286,6 +293,10 @@ function HandOn({ view, piece, onCut, onNotes, onSaid, isShort, children }: Hand
           <DropdownMenu.Item className="menu-item justify-start!" onSelect={onNotes}>
             <NotebookPen aria-hidden="true" className="size-5 text-soft" />
             {words('hand-on.notes')}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className="menu-item justify-start!" onSelect={() => void plan()}>
+            <LayoutGrid aria-hidden="true" className="size-5 text-soft" />
+            {words('hand-on.plan')}
           </DropdownMenu.Item>
           <DropdownMenu.Item className="menu-item justify-start!" onSelect={onCut}>
             <Scissors aria-hidden="true" className="size-5 text-soft" />

@@ -1,0 +1,125 @@
+import { X } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import { api, type Plan, type PlanAsked, type ShelfCard } from '@/api/client'
+import { ChoicePart } from '@/ui/ChoicePart'
+import { words } from '@/words'
+
+interface PlanAskingProps {
+  plan: Plan
+  /** What is wrong with what was typed last, and where. */
+  trouble: { at: string; message: string } | null
+  onAsk: (asked: PlanAsked) => Promise<boolean>
+  onName: (name: string) => Promise<boolean>
+}
+
+/** What a plan is asked for, as a sentence: so many of which designs, and how they are cut. */
+export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
+  const [cards, setCards] = useState<ShelfCard[]>([])
+  useEffect(() => {
+    api.shelf().then(
+      ({ designs }) => setCards(designs),
+      () => undefined,
+    )
+  }, [])
+  const items = plan.items.map(({ design, count }) => ({ design, count }))
+  const others = cards.filter(({ id }) => !items.some(({ design }) => design === id))
+  const field = (name: 'kerf' | 'margin' | 'longest', usual: string) => (
+    <Typed
+      label={words(`plan.field.${name}`)}
+      value={plan.asked[name] ?? usual}
+      isWrong={trouble?.at === `/asked/${name}`}
+      onPut={(text) => onAsk({ [name]: text })}
+      keypad="length"
+    />
+  )
+  return (
+    <div className="plan-asking">
+      <h1 className="mb-1">
+        <Typed label={words('plan.name')} value={plan.name} onPut={onName} className="plan-name" />
+      </h1>
+      <div className="sentence">
+        {words('plan.cut')}{' '}
+        {plan.items.map((item, i) => (
+          <span key={item.design} className="whitespace-nowrap" data-item={item.design}>
+            {i > 0 && '; '}
+            <Typed
+              label={words('plan.how-many', { name: item.name ?? words('plan.gone') })}
+              value={String(item.count)}
+              isWrong={trouble?.at === `/asked/items/${i}/count`}
+              onPut={(text) => {
+                const count = /^\d{1,4}$/.test(text.trim()) ? Number(text) : 0
+                return onAsk({ items: items.map((one, n) => (n === i ? { ...one, count } : one)) })
+              }}
+              keypad="count"
+            />{' '}
+            × {item.name ?? words('plan.gone')}
+            <button
+              type="button"
+              className="with-out"
+              aria-label={words('with.out', { what: item.name ?? '' })}
+              onClick={() => void onAsk({ items: items.filter((_, n) => n !== i) })}
+            >
+              <X aria-hidden="true" className="size-4" />
+            </button>
+          </span>
+        ))}{' '}
+        {others.length > 0 && (
+          <ChoicePart
+            label={words('plan.add-design')}
+            value=""
+            face={words('plan.add-design')}
+            groups={[{ choices: others.map(({ id, name }) => ({ value: id, label: name })) }]}
+            onChoose={(design) => void onAsk({ items: [...items, { design, count: 1 }] })}
+          />
+        )}
+        {plan.items.length > 0 && (
+          <>
+            ; {words('plan.blade')} {field('kerf', '0 mm')}, {words('plan.rough')} {field('margin', '0 mm')},{' '}
+            {words('plan.reach')} {field('longest', words('plan.any'))}.
+          </>
+        )}
+      </div>
+      {trouble && (
+        <p role="alert" className="mt-1 text-warn">
+          {trouble.message}
+        </p>
+      )}
+    </div>
+  )
+}
+
+interface TypedProps {
+  label: string
+  value: string
+  isWrong?: boolean
+  keypad?: 'length' | 'count'
+  className?: string
+  onPut: (text: string) => Promise<boolean>
+}
+
+/** A word of the sentence that is typed: what is typed stays until it is taken. */
+function Typed({ label, value, isWrong = false, keypad, className = '', onPut }: TypedProps) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const put = () => {
+    if (typed === null || typed === value) return setTyped(null)
+    void onPut(typed).then((isDone) => isDone && setTyped(null))
+  }
+  const shown = typed ?? value
+  return (
+    <input
+      aria-label={label}
+      aria-invalid={isWrong}
+      className={`plan-typed ${className}`}
+      style={{ width: `${Math.max(2, shown.length) + 2}ch` }}
+      data-keypad={keypad}
+      value={shown}
+      onFocus={({ target }) => target.select()}
+      onChange={({ target }) => setTyped(target.value)}
+      onBlur={put}
+      onKeyDown={({ key, currentTarget }) => {
+        if (key === 'Enter') currentTarget.blur()
+        if (key === 'Escape') setTyped(null)
+      }}
+    />
+  )
+}
