@@ -72,11 +72,15 @@ const PICTURES: Picture[] = [
     act: (page) => toFold(page, '1'),
   },
   {
-    name: 'scored',
-    design: /Boat ticket to/,
+    name: 'plan',
     act: async (page) => {
-      await page.getByRole('button', { name: /^Score the side flaps/ }).click()
-      await expect(page.getByText('A step more')).toBeVisible()
+      const { plans } = (await (await page.request.get('/api/plans')).json()) as { plans: Array<{ id: string }> }
+      await page.goto(`/plans/${plans[0]?.id}`)
+      await page
+        .getByRole('button', { name: /Sandbank/ })
+        .last()
+        .click()
+      await page.getByRole('button', { name: 'Cut, go on' }).click()
     },
   },
   { name: 'does-not-fit', design: /Certificate/ },
@@ -120,7 +124,7 @@ const PICTURES: Picture[] = [
       await expect(page.getByRole('status')).toContainText('4 of')
     },
   },
-  { name: 'sizes', path: '/library/sizes' },
+  { name: 'papers', path: '/library/papers' },
   {
     name: 'tools',
     path: '/library/tools',

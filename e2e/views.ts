@@ -246,6 +246,33 @@ export const VIEWS: View[] = [
     },
   })),
   {
+    name: 'plans',
+    route: '/plans',
+    open: async (page) => {
+      await page.goto('/plans')
+      await expect(page.locator('main a[href^="/plans/"]').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'a plan',
+    route: '/plans/:id',
+    open: async (page, say) => {
+      const { plans } = (await (await page.request.get('/api/plans')).json()) as { plans: Array<{ id: string }> }
+      await page.goto(`/plans/${plans.at(-1)?.id}`)
+      await expect(page.locator('[data-sheet]')).toBeVisible()
+      await page.getByRole('button', { name: say('plan.set-wrong') }).click()
+    },
+  },
+  {
+    name: 'a paper counted',
+    route: '/library/:kind',
+    open: async (page, say) => {
+      await page.goto('/library/papers')
+      await page.getByRole('button', { name: say('stock.count-named', { paper: 'Low tide' }) }).click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+    },
+  },
+  {
     name: 'cutting',
     route: '/cutting',
     open: async (page) => {

@@ -110,7 +110,7 @@ function Typed({ label, value, isWrong = false, keypad, className = '', onPut }:
       aria-label={label}
       aria-invalid={isWrong}
       className={`plan-typed ${className}`}
-      style={{ width: `${Math.max(2, shown.length) + 2}ch` }}
+      style={{ width: `calc(${Math.max(2, shown.length)}ch + 1.1rem)` }}
       data-keypad={keypad}
       value={shown}
       onFocus={({ target }) => target.select()}

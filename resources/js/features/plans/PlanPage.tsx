@@ -72,7 +72,7 @@ export function PlanPage({ id }: { id: string }) {
                 {plan.sheets.map((one, i) => (
                   <li key={i}>
                     <button type="button" className="sheet-chip" aria-pressed={i === at} onClick={() => setShown(i)}>
-                      {words('plan.sheet-chip', { n: i + 1, times: one.times })}
+                      {words('plan.sheet-chip', { n: i + 1, paper: one.paper, times: one.times })}
                     </button>
                   </li>
                 ))}

@@ -1,0 +1,182 @@
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { own } from './gimbo'
+
+interface Row {
+  width: string
+  height: string
+  count: number
+  offcut: boolean
+}
+
+/** A paper of its own for one journey, with what there is of it. */
+async function paper(page: Page, name: string, stock: object[]): Promise<string> {
+  const answer = await page.request.post('/api/library/papers', { data: { name, stock } })
+  expect(answer.status()).toBe(201)
+  return ((await answer.json()) as { id: string }).id
+}
+
+async function stockOf(page: Page, id: string): Promise<Row[]> {
+  const { papers } = (await (await page.request.get('/api/library')).json()) as {
+    papers: Array<{ id: string; stock: Row[] }>
+  }
+  return papers.find((one) => one.id === id)?.stock ?? []
+}
+
+async function design(page: Page, name: string, spec: object): Promise<string> {
+  const answer = await page.request.post('/api/designs', { data: { name, spec } })
+  expect(answer.status()).toBe(201)
+  return ((await answer.json()) as { id: string }).id
+}
+
+const HOLDS = { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm' }
+
+for (const [how, width, height, hasTouch] of [
+  ['by mouse', 1280, 800, false],
+  ['by touch', 390, 844, true],
+] as const) {
+  test.describe(how, () => {
+    test.use({ hasTouch, viewport: { width, height } })
+
+    test(`${how}: thirty invitations with envelopes and mats out of a drawer of five papers`, async ({ page }) => {
+      const press = (what: Locator) => (hasTouch ? what.tap() : what.click())
+      const names = ['Gull', 'Sand', 'Tide', 'Dune', 'Wrack'].map((one) => own(one))
+      const [white = '', sand = '', tide = ''] = names
+      const letter = { width: '8 1/2 in', height: '11 in', count: 30 }
+      const ids = [
+        await paper(page, white, [
+          letter,
+          { width: '4 1/4 in', height: '11 in', count: 1, offcut: true, place: 'folder 2' },
+        ]),
+        await paper(page, sand, [{ width: '12 in', height: '12 in', count: 9 }]),
+        await paper(page, tide, [{ width: '12 in', height: '12 in', count: 1 }]),
+        await paper(page, names[3] ?? '', [letter]),
+        await paper(page, names[4] ?? '', [letter]),
+      ]
+      const card = await design(page, own('Invitation'), {
+        make: 'folded-card',
+        holds: HOLDS,
+        paper: { caliper: '0.27 mm', name: white },
+        papers: { sand: { caliper: '0.16 mm', name: sand }, tide: { caliper: '0.3 mm', name: tide } },
+        with: [
+          { id: 'a', role: 'mat', on: 'card/front', border: '1/8 in', paper: 'sand' },
+          { id: 'b', role: 'mat', on: 'a', border: '1/8 in', paper: 'tide' },
+        ],
+      })
+      const envelope = own('Envelope')
+      await design(page, envelope, {
+        make: 'diagonal-envelope',
+        holds: HOLDS,
+        paper: { caliper: '0.12 mm', name: names[3] },
+      })
+
+      // From the design to its plan, thirty of it, and thirty envelopes.
+      await page.goto(`/designs/${card}`)
+      await press(page.getByRole('button', { name: /Hand on|More/ }).last())
+      await press(page.getByRole('menuitem', { name: 'Plan the cutting' }))
+      await expect(page).toHaveURL(/\/plans\//)
+      const many = page.getByRole('textbox', { name: /^How many of Invitation/ })
+      await many.fill('0')
+      await many.press('Enter')
+      await expect(page.getByText('Write a whole number from 1 to 1000.')).toBeVisible()
+      await expect(many).toHaveValue('0')
+      await many.fill('30')
+      await many.press('Enter')
+      await expect(page.locator('[data-piece="A"]')).toContainText('30 ×')
+      await press(page.getByRole('button', { name: /and a design/ }))
+      await press(page.getByRole('menuitemradio', { name: envelope }))
+      await page.getByRole('textbox', { name: `How many of ${envelope}` }).fill('30')
+      await page.getByRole('textbox', { name: `How many of ${envelope}` }).press('Enter')
+      await expect(page.locator('[data-piece="D"]')).toContainText('30 ×')
+
+      // The offcut comes first; it is cut, booked, and taken back: there is what there was.
+      const before = await stockOf(page, ids[0] ?? '')
+      await expect(page.locator('[data-sheet-number="1"]')).toContainText('folder 2')
+      await press(page.getByRole('button', { name: /Cut: book the sheet|The whole sheet is cut/ }).first())
+      const booked = page.locator('[data-booked]')
+      await expect(booked).toHaveCount(1)
+      expect((await stockOf(page, ids[0] ?? '')).filter(({ offcut }) => offcut)).toHaveLength(0)
+      await press(booked.getByRole('button', { name: 'Take back' }))
+      await expect(booked).toHaveCount(0)
+      expect(await stockOf(page, ids[0] ?? '')).toEqual(before)
+
+      // A sheet followed cut by cut: each in words and in the drawing, the last one books it.
+      await press(page.getByRole('button', { name: new RegExp(`\\d\\. ${sand}`) }).first())
+      const number = await page.locator('[data-cut]').count()
+      for (let cut = 1; cut < number; cut++) {
+        await expect(page.getByText(`Cut ${cut} of ${number}`)).toBeVisible()
+        await press(page.getByRole('button', { name: 'Cut, go on' }))
+      }
+      await press(page.getByRole('button', { name: 'Cut: book the sheet' }))
+      await expect(booked).toHaveCount(1)
+      expect((await stockOf(page, ids[1] ?? ''))[0]?.count).toBe(8)
+
+      // One set wrong: the rest is planned anew, with what was cut already.
+      await press(page.getByRole('button', { name: new RegExp(`\\d\\. ${sand}`) }).first())
+      await press(page.getByRole('button', { name: 'Set wrong?' }))
+      await page.getByLabel(/was really made at/).fill('3 in')
+      await press(page.getByRole('button', { name: 'Plan the rest anew' }))
+      await expect(booked).toHaveCount(2)
+      await expect(booked.first()).toContainText('A cut was set wrong.')
+      expect(
+        (await stockOf(page, ids[1] ?? '')).some((row) => row.offcut && [row.width, row.height].includes('3 in')),
+      ).toBe(true)
+
+      // What is missing is on the shopping list, in sheets of the size she names.
+      const buy = page.locator(`[data-buy="${tide}"]`)
+      await expect(buy).toContainText(/\d+ × /)
+      const first = Number(/^(\d+)/.exec((await buy.textContent()) ?? '')?.[1])
+      await press(buy.getByRole('button', { name: 'another size of sheet' }))
+      await buy.getByRole('textbox').first().fill('5 in')
+      await buy.getByRole('textbox').last().fill('4 in')
+      await press(buy.getByRole('button', { name: 'Save' }))
+      await expect(buy).toContainText('5 in × 4 in')
+      expect(Number(/^(\d+)/.exec((await buy.textContent()) ?? '')?.[1])).toBeGreaterThan(first)
+    })
+  })
+}
+
+test('what was cut in another window is said before anything is booked', async ({ page, context }) => {
+  const name = own('Gull')
+  const id = await paper(page, name, [{ width: '8 1/2 in', height: '11 in', count: 5 }])
+  const card = await design(page, own('Card'), {
+    make: 'folded-card',
+    holds: HOLDS,
+    paper: { caliper: '0.3 mm', name },
+  })
+  const made = await page.request.post('/api/plans', {
+    data: { name: own('Plan'), asked: { items: [{ design: card, count: 6 }] } },
+  })
+  const plan = (await made.json()) as { id: string }
+  const other = await context.newPage()
+  for (const one of [page, other]) await one.goto(`/plans/${plan.id}`)
+  await expect(page.locator('[data-sheet]')).toBeVisible()
+  await expect(other.locator('[data-sheet]')).toBeVisible()
+  await other.getByRole('button', { name: /Cut: book the sheet/ }).click()
+  await expect(other.locator('[data-booked]')).toHaveCount(1)
+  await page.getByRole('button', { name: /Cut: book the sheet/ }).click()
+  await expect(page.getByText('The drawer or the plan has changed since you looked.')).toBeVisible()
+  await expect(page.locator('[data-booked]')).toHaveCount(1)
+  expect((await stockOf(page, id))[0]?.count).toBe(4)
+})
+
+test('the drawer is counted, and what is wrong is said beside it', async ({ page }) => {
+  const name = own('Gull')
+  const id = await paper(page, name, [{ width: '12 in', height: '12 in', count: 3 }])
+  await page.goto('/library/papers')
+  await page.getByRole('button', { name: `Count ${name}` }).click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('button', { name: 'One more' }).click()
+  await sheet.getByRole('button', { name: 'An offcut' }).click()
+  await sheet.getByLabel('Width of a sheet').last().fill('nothing')
+  await sheet.getByLabel('Height of a sheet').last().fill('4 1/2')
+  await sheet.getByLabel('Where it lies').last().fill('folder 3')
+  await sheet.getByRole('button', { name: 'Save' }).click()
+  await expect(sheet.getByRole('alert')).toContainText('“nothing” is not a length')
+  await sheet.getByLabel('Width of a sheet').last().fill('3')
+  await sheet.getByRole('button', { name: 'Save' }).click()
+  await expect(sheet).toHaveCount(0)
+  expect(await stockOf(page, id)).toMatchObject([
+    { width: '12 in', count: 4, offcut: false },
+    { width: '3 in', height: '4 1/2 in', count: 1, offcut: true, place: 'folder 3' },
+  ])
+})
