@@ -11,6 +11,7 @@ use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Figure\Supply;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Shared\Added\PunchedWork;
 use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\WorkStep;
@@ -66,7 +67,7 @@ final class Design
     /** @return list<WorkStep> in the order of the work */
     public function steps(): array
     {
-        return $this->steps ??= $this->make->steps($this->figures);
+        return $this->steps ??= array_map(fn (WorkStep $step) => PunchedWork::with($step, $this->figures), $this->make->steps($this->figures));
     }
 
     /** What of two joined faces lies on one another. */

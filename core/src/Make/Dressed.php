@@ -14,7 +14,6 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Make\Shared\Added\AddedWork;
 use Gimbo\Core\Make\Shared\Added\Growth;
 use Gimbo\Core\Make\Shared\Added\Outfitter;
-use Gimbo\Core\Make\Shared\Added\PunchedWork;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Request\Clearance;
@@ -148,9 +147,7 @@ final readonly class Dressed implements Make
 
     public function steps(Figures $figures): array
     {
-        $steps = AddedWork::among($this->inner->steps($figures->made()), $figures, fn (string $piece): Pattern => $this->shape($figures, $piece)->pattern);
-
-        return array_map(fn (WorkStep $step) => PunchedWork::with($step, $figures), $steps);
+        return AddedWork::among($this->inner->steps($figures->made()), $figures, fn (string $piece): Pattern => $this->shape($figures, $piece)->pattern);
     }
 
     public function remedies(string $fit, Figures $figures): array

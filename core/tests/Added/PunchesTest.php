@@ -11,6 +11,7 @@ use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tool\Punches;
 use Gimbo\Core\Tool\Repeats;
@@ -142,6 +143,22 @@ final class PunchesTest extends TestCase
         self::assertSame([], self::failing($design));
 
         self::assertContains('hole-within-reach', self::failing(self::with(['holeReach' => '8 mm'], self::STRING)));
+    }
+
+    /** Half a circle for the thumb in a size there is a punch for; a flap's corner with the neighbour out of the way. */
+    public function test_a_thumb_notch_and_flaps_corners_take_punches_there_are(): void
+    {
+        $spec = ['options' => ['thumbNotch' => 'with']] + array_diff_key(self::STRING, ['with' => true]);
+        $step = self::step(self::with(['circles' => ['14 mm', '40 mm']], $spec), 'envelope/thumb-notch');
+        self::assertSame('circle-punch', $step->with?->value);
+        self::assertInstanceOf(AwayOp::class, $step->ops[0]);
+        self::assertEqualsWithDelta(7.0, $step->ops[0]->ring->arcs()[0]->radius, 1e-9);
+        self::assertSame('scissors', self::step(self::with(['circles' => ['40 mm']], $spec), 'envelope/thumb-notch')->with?->value);
+
+        $corners = self::with(['corners' => ['6 mm']], ['make' => 'diagonal-envelope', 'system' => 'metric', 'holds' => ['width' => '140 mm', 'height' => '100 mm']]);
+        $round = array_values(array_filter($corners->steps(), fn (WorkStep $one) => $one->with?->value === 'corner-punch'));
+        self::assertNotSame([], $round);
+        self::assertSame(['fold-the-neighbour-away'], $round[0]->advice);
     }
 
     public function test_dividers_get_the_tab_of_the_tab_punch(): void

@@ -437,6 +437,11 @@ final readonly class StraightEnvelope implements Make
         [$width, $flap] = [$grid->columns->main()->toMillimetres(), $grid->rows->width(0)->toMillimetres()];
         $covered = self::flapsOverlap($grid)->toMillimetres() - self::OVER_THUMB_MM;
         $radius = min(max(self::LEAST_THUMB_MM, min(self::THUMB_MM, $covered)), $width / 8, $flap / 2);
+        // Half a circle that a punch there is gives, the largest there is room for.
+        $punched = array_filter(array_map(fn (Length $circle): float => $circle->toMillimetres() / 2, $request->tools->punches->circles), fn (float $one): bool => $one >= self::LEAST_THUMB_MM && $one <= $radius + Tolerance::SAME_POINT_MM);
+        if ($punched !== []) {
+            return max($punched);
+        }
         $onStep = $request->tools->cut->down(Length::nearestTo($radius))->toMillimetres();
 
         return $onStep >= min(self::LEAST_THUMB_MM, $radius / 2) ? $onStep : $radius;

@@ -30,7 +30,16 @@ final class PunchedWork
             $nearest = $punches->corner(Length::nearestTo($radius));
             $has = $nearest !== null && abs($nearest->toMillimetres() - $radius) < 0.05;
 
-            return $nearest === null || $has ? $step : $step->byOther(With::Scissors, 'round-by-hand', $nearest);
+            return match (true) {
+                $nearest === null => $step,
+                ! $has => $step->byOther(With::Scissors, 'round-by-hand', $nearest),
+                $figures->outfit->piece($step->piece) === null => $step->byOther(With::CornerPunch, 'fold-the-neighbour-away'),
+                default => $step,
+            };
+        }
+        if ($away[0]->what === Waste::Notch && $step->do === Deed::Round) {
+            // Half a circle, at the edge.
+            return $punches->takesCircle(2 * ($away[0]->ring->arcs()[0]->radius ?? 0.0), 0.0) ? $step->byOther(With::CirclePunch) : $step;
         }
         if ($step->do !== Deed::Hole && $away[0]->what !== Waste::Round) {
             return $step;
