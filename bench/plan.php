@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Cutting plans of what is known to come out of so many sheets: sheets cut at random into pieces, shuffled. Against a plain shelf
+ * heuristic (the tallest first, on the lowest shelf that has room: next-fit decreasing height, Coffman et al., SIAM J. Computing 9, 1980,
+ * here first fit) in the same run. CASES of each, 200 where nothing is said.
+ */
+
+require __DIR__.'/../vendor/autoload.php';
+
+use Gimbo\Core\CutPlan\JobReader;
+use Gimbo\Core\CutPlan\Planner;
+
+$cases = max(1, (int) ($argv[1] ?? 200));
+foreach ([[8, 0], [12, 0], [12, 3], [100, 0], [100, 1], [300, 0]] as [$pieces, $kerf]) {
+    $more = $most = $shelves = 0;
+    $times = [];
+    for ($case = 0; $case < $cases; $case++) {
+        mt_srand(1000 * $pieces + $case);
+        $sheet = [[210, 297], [305, 305], [136, 176], [216, 279]][$case % 4];
+        $sheets = $pieces <= 12 ? mt_rand(1, 5) : mt_rand(intdiv($pieces, 20), intdiv($pieces, 3));
+        $parts = constructed($sheets, $sheet, $pieces, $kerf);
+        $job = JobReader::read([
+            'pieces' => array_map(fn (array $part, int $n): array => ['id' => "p$n", 'width' => "$part[0] mm", 'height' => "$part[1] mm", 'count' => 1], $parts, array_keys($parts)),
+            'stock' => [['id' => 's', 'width' => "$sheet[0] mm", 'height' => "$sheet[1] mm", 'count' => 9999]], 'trimmer' => ['step' => '1 mm', 'kerf' => "$kerf mm"],
+        ]);
+        $from = hrtime(true);
+        $used = Planner::plan($job)->used()['s'];
+        $times[] = (hrtime(true) - $from) / 1e6;
+        $more += $used - $sheets;
+        $most = max($most, $used - $sheets);
+        $shelves += shelf($parts, $sheet, $kerf) - $sheets;
+    }
+    sort($times);
+    printf(
+        "%3d pieces, kerf %d mm, %d cases: %d sheets more than they came from in all, %d at the most in one (shelves: %d); median %.0f ms, 95th percentile %.0f ms, longest %.0f ms\n",
+        $pieces, $kerf, $cases, $more, $most, $shelves, $times[intdiv(count($times), 2)], $times[(int) (0.95 * (count($times) - 1))], end($times),
+    );
+}
+mt_srand(7);
+$job = JobReader::read([
+    'pieces' => array_map(fn (array $part, int $n): array => ['id' => "p$n", 'width' => "$part[0] mm", 'height' => "$part[1] mm", 'count' => 1], $parts = constructed(120, [305, 305], 1000, 0), array_keys($parts)),
+    'stock' => [['id' => 's', 'width' => '305 mm', 'height' => '305 mm', 'count' => 9999]], 'trimmer' => ['step' => '1 mm', 'kerf' => '0 mm'],
+]);
+$from = hrtime(true);
+$used = Planner::plan($job)->used()['s'];
+printf("1000 pieces from 120 sheets: %d sheets, %.1f s, %.0f MiB at the most\n", $used, (hrtime(true) - $from) / 1e9, memory_get_peak_usage(true) / 1048576);
+
+/**
+ * @param array{int, int} $sheet
+ * @return list<array{int, int}>
+ */
+function constructed(int $sheets, array $sheet, int $pieces, int $kerf): array
+{
+    $parts = array_fill(0, $sheets, $sheet);
+    while (count($parts) < $pieces) {
+        $i = mt_rand(0, count($parts) - 1);
+        [$w, $h] = $parts[$i];
+        $isUpright = mt_rand(0, $w + $h) < $w;
+        $side = $isUpright ? $w : $h;
+        if ($side < 16 + $kerf) {
+            continue;
+        }
+        $at = mt_rand(8, $side - 8 - $kerf);
+        array_splice($parts, $i, 1, $isUpright ? [[$at, $h], [$w - $at - $kerf, $h]] : [[$w, $at], [$w, $h - $at - $kerf]]);
+    }
+    shuffle($parts);
+
+    return $parts;
+}
+
+/**
+ * @param list<array{int, int}> $parts
+ * @param array{int, int} $sheet
+ */
+function shelf(array $parts, array $sheet, int $kerf): int
+{
+    [$width, $height] = $sheet;
+    $turned = array_map(fn (array $part): array => max($part) <= $width && min($part) <= $height ? [max($part), min($part)] : [min($part), max($part)], $parts);
+    usort($turned, fn (array $a, array $b) => $b[1] <=> $a[1]);
+    $sheets = [];
+    foreach ($turned as [$w, $h]) {
+        foreach ($sheets as $s => [$used, $shelves]) {
+            foreach ($shelves as $n => [$tall, $long]) {
+                if ($h <= $tall && $long + $w <= $width) {
+                    $sheets[$s][1][$n][1] += $w + $kerf;
+
+                    continue 3;
+                }
+            }
+            if ($used + $h <= $height) {
+                $sheets[$s][1][] = [$h, $w + $kerf];
+                $sheets[$s][0] += $h + $kerf;
+
+                continue 2;
+            }
+        }
+        $sheets[] = [$h + $kerf, [[$h, $w + $kerf]]];
+    }
+
+    return count($sheets);
+}
