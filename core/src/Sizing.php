@@ -125,6 +125,16 @@ final readonly class Sizing
     }
 
     /**
+     * How often each piece comes out of a sheet of its paper, and what little would give more of them.
+     *
+     * @throws InvalidDocument
+     */
+    public function yields(mixed $spec): Yields
+    {
+        return new Yields($this->settled(...), $this->settle($this->plan($this->request($spec))));
+    }
+
+    /**
      * What is still good, and what would save it, when one figure was really set to another length.
      *
      * @param string $piece its id
@@ -148,15 +158,18 @@ final readonly class Sizing
     private function tried(Fit $fit, Figures $figures): array
     {
         $request = $figures->request;
-        $settle = function (array $spec): ?Figures {
-            try {
-                return $this->settle($this->plan($this->request($spec)));
-            } catch (InvalidDocument) {
-                return null;
-            }
-        };
 
-        return (new Mending($settle, $figures, $this->fields($request)))->of($fit, $this->make($request)->remedies($fit->id, $figures));
+        return (new Mending($this->settled(...), $figures, $this->fields($request)))->of($fit, $this->make($request)->remedies($fit->id, $figures));
+    }
+
+    /** @param array<string, mixed> $spec */
+    private function settled(array $spec): ?Figures
+    {
+        try {
+            return $this->settle($this->plan($this->request($spec)));
+        } catch (InvalidDocument) {
+            return null;
+        }
     }
 
     private function make(SizingRequest $request): Make

@@ -39,7 +39,7 @@ final class Layers
         'Design' => ['Crease', 'Extra', 'Figure', 'Fit', 'Geometry', 'Make', 'Paper', 'Request', 'Setting', 'Steps'],
         'Work' => ['Crease', 'Design', 'Figure', 'Geometry', 'Measure', 'Paper', 'Sheet', 'Steps', 'Tool'],
         'Deviation' => ['Error', 'Figure', 'Fit', 'Measure', 'Request', 'Setting', 'Sheet'],
-        '' => ['Design', 'Deviation', 'Error', 'Extra', 'Figure', 'Fit', 'Make', 'Measure', 'Request', 'Setting', 'Tool', 'With'],
+        '' => ['CutPlan', 'Design', 'Deviation', 'Error', 'Extra', 'Figure', 'Fit', 'Make', 'Measure', 'Paper', 'Request', 'Setting', 'Tool', 'With'],
         'Exchange' => ['', 'Crease', 'CutPlan', 'Design', 'Deviation', 'Document', 'Error', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Tool', 'Work'],
     ];
 

@@ -19,6 +19,7 @@ final class AlternativesController
         return new JsonResponse([
             'revision' => $design->revision,
             'alternatives' => AlternativesWriter::write($sizing->alternatives($spec), $sizing->request($spec)->system),
+            'yields' => AlternativesWriter::yields($sizing->yields($spec), $sizing->request($spec)->system),
         ]);
     }
 }

@@ -11,6 +11,8 @@ use Gimbo\Core\Deviation\Rescue;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Yields;
 
 /** What a step up or down of each setting would do, and what became of one that was missed, as the browser gets it; lengths are texts in the design's system. */
 final class AlternativesWriter
@@ -30,6 +32,21 @@ final class AlternativesWriter
             'text' => $one->text,
             'fits' => self::fits($one->changed, $words),
         ], $alternatives);
+    }
+
+    /** @return list<array<string, mixed>> how often each piece comes out of a sheet of its paper */
+    public static function yields(Yields $yields, System $system): array
+    {
+        $words = LengthFormatter::for($system);
+        $size = fn (Rectangle $one): array => ['width' => $words->rounded($one->width), 'height' => $words->rounded($one->height)];
+
+        return array_map(fn (array $one): array => [
+            'piece' => $one[0]->id, 'count' => $one[2]->count, 'sheet' => $one[1]->sheet === null ? null : $size($one[1]->sheet), 'left' => $one[2]->left === null ? null : $size($one[2]->left),
+            'more' => $one[3] === null ? null : [
+                'count' => $one[3][1]->count, 'id' => $one[3][0]->id, 'params' => (object) $one[3][0]->params,
+                'edits' => array_map(fn (string $at, mixed $to): array => ['at' => $at, 'to' => $to], array_keys($one[3][0]->edits), $one[3][0]->edits),
+            ],
+        ], $yields->all());
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,7 @@ import type { DraftBook } from './draftBook'
 import { Fits } from './Fits'
 import { GoesWith } from './GoesWith'
 import { Measures } from './Measures'
+import { SheetYields } from './SheetYields'
 import { Steps } from './Steps'
 import { madeOf } from './with/additions'
 import { PaperPart } from './with/PaperPart'
@@ -31,7 +32,7 @@ export function FiguresAside({ book, view, pieces, room, request, onChoose }: Fi
   const { design } = view
   const made = madeOf(design)
   const isSaved = book.use((state) => state.saving === 'saved')
-  const alternatives = useAlternatives(view, isSaved)
+  const { alternatives, yields } = useAlternatives(view, isSaved)
   const pointAtFit = (fit: string | null) => {
     const piece = pieces.find((one) => fit !== null && measuresOf(alternatives, one.id, fit).length > 0)
     light(piece && fit !== null ? { piece: piece.id, measures: measuresOf(alternatives, piece.id, fit) } : NOTHING_LIT)
@@ -73,6 +74,7 @@ export function FiguresAside({ book, view, pieces, room, request, onChoose }: Fi
         onRemedy={(changes) => book.set(changes)}
         onPoint={pointAtFit}
       />
+      <SheetYields yields={yields} pieces={design.pieces} onRemedy={(changes) => book.set(changes)} />
       <GoesWith view={view} onChoose={onChoose} />
     </div>
   )

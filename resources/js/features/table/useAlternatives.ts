@@ -1,11 +1,21 @@
 import { useEffect, useState } from 'react'
-import { api, type Alternative, type DesignView } from '@/api/client'
+import { api, type Alternative, type DesignView, type SheetYield } from '@/api/client'
 
 const SETTLED_MS = 250
 
-/** What each figure would do a step up and down, fetched once the maker has stopped changing things; null while that is not known. */
-export function useAlternatives(view: DesignView | null, isSaved: boolean): Alternative[] | null {
-  const [known, setKnown] = useState<{ spec: unknown; alternatives: Alternative[] } | null>(null)
+interface Known {
+  alternatives: Alternative[] | null
+  yields: SheetYield[]
+}
+
+const UNKNOWN: Known = { alternatives: null, yields: [] }
+
+/**
+ * What each figure would do a step up and down, and how often each piece comes out of a sheet, fetched once the maker has
+ * stopped changing things.
+ */
+export function useAlternatives(view: DesignView | null, isSaved: boolean): Known {
+  const [known, setKnown] = useState<(Known & { spec: unknown }) | null>(null)
   const id = view?.id
   const spec = view?.spec
   useEffect(() => {
@@ -13,7 +23,7 @@ export function useAlternatives(view: DesignView | null, isSaved: boolean): Alte
     let isOver = false
     const timer = setTimeout(() => {
       api.alternatives(id).then(
-        ({ alternatives }) => !isOver && setKnown({ spec, alternatives }),
+        ({ alternatives, yields }) => !isOver && setKnown({ spec, alternatives, yields }),
         // Nothing is lost without them: the next change asks again.
         () => undefined,
       )
@@ -23,7 +33,7 @@ export function useAlternatives(view: DesignView | null, isSaved: boolean): Alte
       clearTimeout(timer)
     }
   }, [id, spec, isSaved])
-  return known !== null && known.spec === spec ? known.alternatives : null
+  return known !== null && known.spec === spec ? known : UNKNOWN
 }
 
 /** The fits that change with any of these measures, by the key fitKey gives. */
