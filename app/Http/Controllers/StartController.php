@@ -5,11 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\JsonBody;
+use Gimbo\Core\CutPlan\Job;
+use Gimbo\Core\CutPlan\Planner;
+use Gimbo\Core\CutPlan\Stock;
+use Gimbo\Core\CutPlan\Trimmer;
+use Gimbo\Core\CutPlan\Wanted;
+use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
@@ -39,10 +48,25 @@ final class StartController
                 'picture' => StillWriter::write($design),
                 'sheet' => $design->pieces[0]->figures->cutText(),
                 'pieces' => count($design->pieces),
+                'sheets' => self::sheets($design),
                 'fits' => array_filter($design->fits, fn (Fit $fit) => ! $fit->isOk()) === [],
             ];
         }
 
         return new JsonResponse(['spec' => $spec, 'starts' => $starts]);
+    }
+
+    /** How many sheets of its paper it takes; null where that has no sheet, or a piece is larger. */
+    private static function sheets(Design $design): ?int
+    {
+        $sheet = $design->request->paper->sheet;
+        if ($sheet === null) {
+            return null;
+        }
+        $pieces = array_map(fn (Piece $piece): Wanted => new Wanted($piece->id, $piece->sheet->width, $piece->sheet->height, $piece->count, ''), $design->pieces);
+        $job = new Job($pieces, [new Stock('sheet', '', $sheet->width, $sheet->height, Job::MOST_PIECES)], new Trimmer($design->request->tools->cut->size, Length::zero()), Length::zero(), new Rectangle(Length::inches(1), Length::inches(2)));
+        $plan = Planner::plan($job, 0.05);
+
+        return $plan->missing === [] ? $plan->used()['sheet'] : null;
     }
 }

@@ -218,6 +218,7 @@ function Sized({
                 <span className="font-serif text-lg font-semibold">{words(`make.${one.make}.noun`)}</span>
                 <span className="text-[0.95rem] text-soft">
                   {words('start.from')} <Pair {...one.sheet} />
+                  {one.sheets !== null && ` · ${words('start.sheets', { count: one.sheets })}`}
                 </span>
               </button>
             </li>
