@@ -86,6 +86,7 @@ final readonly class PlanView
         return [
             'paper' => $this->paper($paper), 'colour' => $entry->entry['colour'] ?? null, 'width' => $this->text($sheet->stock->width), 'height' => $this->text($sheet->stock->height),
             'isOffcut' => $sheet->stock->isOffcut, 'place' => $kept['place'], 'times' => $sheet->times, 'tree' => $this->tree($sheet->tree), 'cuts' => $this->cuts($sheet->tree),
+            'scores' => array_map($this->scoreFirst(...), ScoreFirst::of($sheet->tree, $this->planned->sized)),
             'pieces' => array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id], 'label' => $this->planned->labels[$id], 'count' => $count], array_keys($counts), array_values($counts)),
         ];
     }
@@ -123,6 +124,14 @@ final readonly class PlanView
         }
 
         return $said;
+    }
+
+    /** @return Json */
+    private function scoreFirst(ScoreFirst $row): array
+    {
+        $at = array_map(fn (array $score): string => $this->words->sentence('plan.score-at', ['at' => $score[0]->text(), 'edge' => $this->words->sentence("edge.$score[1]")]), $row->scores);
+
+        return ['before' => $row->before, 'says' => $this->words->sentence('plan.score-first', ['n' => $row->before, 'at' => $this->words->listed($at), 'count' => $row->count, 'letter' => $this->letters[$row->piece], 'saved' => count($row->scores) * ($row->count - 1)])];
     }
 
     private function part(Part $part): string

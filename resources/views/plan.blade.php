@@ -28,7 +28,7 @@
           <td style="width: 84mm; border: 0"><img src="{{ $pictures[$i] }}"></td>
           <td style="border: 0"><table>
             @foreach ($sheet['cuts'] as $cut)
-              <tr><td class="n">{{ $cut['n'] }}</td><td>{{ $cut['says'] }} {{ $cut['first'] }} {{ $cut['second'] }}</td></tr>
+              <tr><td class="n">{{ $cut['n'] }}</td><td>@foreach ($sheet['scores'] as $score)@if ($score['before'] === $cut['n']){{ $score['says'] }} @endif @endforeach{{ $cut['says'] }} {{ $cut['first'] }} {{ $cut['second'] }}</td></tr>
             @endforeach
           </table></td>
         </tr></table>

@@ -128,6 +128,26 @@ final class PlanTest extends TestCase
         self::assertCount(1, $plan['sheets']);
     }
 
+    /** Two strips of a lantern out of one sheet: their scores are made while they hang together, half as many. */
+    public function test_pieces_in_a_row_are_scored_before_they_are_parted(): void
+    {
+        $id = $this->start('Lighthouse', ['make' => 'lantern-card', 'system' => 'imperial', 'holds' => ['width' => '4 in', 'height' => '4 1/4 in'], 'paper' => ['caliper' => '0.3 mm', 'name' => 'Lantern white']]);
+        $strip = $this->getJson("/api/designs/$id")->json('design.pieces.0');
+        self::assertSame(2, $strip['count']);
+        $scores = array_values(array_filter($strip['measures'], fn (array $one) => $one['kind'] === 'score'));
+        // A sheet exactly as large as both of them, one above the other.
+        $this->paper('Lantern white', [['width' => "{$strip['sheet']['width']} mm", 'height' => 2 * $strip['sheet']['height'].' mm', 'count' => 1]]);
+        $plan = $this->postJson('/api/plans', ['name' => 'Lanterns', 'asked' => ['items' => [['design' => $id, 'count' => 1]]]])->assertCreated()->json();
+
+        self::assertCount(1, $plan['sheets']);
+        [$shared] = $plan['sheets'][0]['scores'];
+        self::assertSame($plan['sheets'][0]['cuts'][0]['n'], $shared['before']);
+        foreach ($scores as $score) {
+            self::assertStringContainsString($score['text'], $shared['says']);
+        }
+        self::assertStringContainsString(count($scores).' scores are saved', $shared['says']);
+    }
+
     public function test_a_plan_is_handed_on_as_pdf_and_its_sheets_as_svg(): void
     {
         $plan = $this->plan(3);

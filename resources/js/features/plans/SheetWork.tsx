@@ -53,6 +53,17 @@ export function SheetWork({ sheet, number, of, onCut, onMissed }: SheetWorkProps
             <p className="text-[1.9rem] leading-tight font-semibold">
               <Figure text={cut.at} />
             </p>
+            {sheet.scores
+              .filter(({ before }) => before === cut.n)
+              .map(({ says }) => (
+                <p
+                  key={says}
+                  className="mt-1 rounded-lg border-l-4 border-live bg-live-wash px-3 py-2"
+                  data-score-first
+                >
+                  {says}
+                </p>
+              ))}
             <p className="mt-1 text-[1.1rem]">
               {cut.isTurned && `${words('plan.turn')} `}
               {cut.says}
@@ -123,6 +134,7 @@ export function SheetWork({ sheet, number, of, onCut, onMissed }: SheetWorkProps
               <li key={one.n} className="flex gap-2">
                 <span className="w-6 shrink-0 font-semibold">{one.n}</span>
                 <span>
+                  {sheet.scores.filter(({ before }) => before === one.n).map(({ says }) => `${says} `)}
                   {one.says} {one.first} {one.second}
                 </span>
               </li>
