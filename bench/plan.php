@@ -9,9 +9,11 @@ declare(strict_types=1);
  */
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/../core/tests/CutPlan/Constructed.php';
 
 use Gimbo\Core\CutPlan\JobReader;
 use Gimbo\Core\CutPlan\Planner;
+use Gimbo\Core\Tests\CutPlan\Constructed;
 
 $cases = max(1, (int) ($argv[1] ?? 200));
 foreach ([[8, 0], [12, 0], [12, 3], [100, 0], [100, 1], [300, 0]] as [$pieces, $kerf]) {
@@ -21,11 +23,9 @@ foreach ([[8, 0], [12, 0], [12, 3], [100, 0], [100, 1], [300, 0]] as [$pieces, $
         mt_srand(1000 * $pieces + $case);
         $sheet = [[210, 297], [305, 305], [136, 176], [216, 279]][$case % 4];
         $sheets = $pieces <= 12 ? mt_rand(1, 5) : mt_rand(intdiv($pieces, 20), intdiv($pieces, 3));
-        $parts = constructed($sheets, $sheet, $pieces, $kerf);
-        $job = JobReader::read([
-            'pieces' => array_map(fn (array $part, int $n): array => ['id' => "p$n", 'width' => "$part[0] mm", 'height' => "$part[1] mm", 'count' => 1], $parts, array_keys($parts)),
-            'stock' => [['id' => 's', 'width' => "$sheet[0] mm", 'height' => "$sheet[1] mm", 'count' => 9999]], 'trimmer' => ['step' => '1 mm', 'kerf' => "$kerf mm"],
-        ]);
+        $written = Constructed::job($sheets, $sheet, $pieces, $kerf);
+        $parts = array_map(fn (array $piece): array => [(int) $piece['width'], (int) $piece['height']], $written['pieces']);
+        $job = JobReader::read($written);
         $from = hrtime(true);
         $used = Planner::plan($job)->used()['s'];
         $times[] = (hrtime(true) - $from) / 1e6;
@@ -40,36 +40,10 @@ foreach ([[8, 0], [12, 0], [12, 3], [100, 0], [100, 1], [300, 0]] as [$pieces, $
     );
 }
 mt_srand(7);
-$job = JobReader::read([
-    'pieces' => array_map(fn (array $part, int $n): array => ['id' => "p$n", 'width' => "$part[0] mm", 'height' => "$part[1] mm", 'count' => 1], $parts = constructed(120, [305, 305], 1000, 0), array_keys($parts)),
-    'stock' => [['id' => 's', 'width' => '305 mm', 'height' => '305 mm', 'count' => 9999]], 'trimmer' => ['step' => '1 mm', 'kerf' => '0 mm'],
-]);
+$job = JobReader::read(Constructed::job(120, [305, 305], 1000, 0));
 $from = hrtime(true);
 $used = Planner::plan($job)->used()['s'];
 printf("1000 pieces from 120 sheets: %d sheets, %.1f s, %.0f MiB at the most\n", $used, (hrtime(true) - $from) / 1e9, memory_get_peak_usage(true) / 1048576);
-
-/**
- * @param array{int, int} $sheet
- * @return list<array{int, int}>
- */
-function constructed(int $sheets, array $sheet, int $pieces, int $kerf): array
-{
-    $parts = array_fill(0, $sheets, $sheet);
-    while (count($parts) < $pieces) {
-        $i = mt_rand(0, count($parts) - 1);
-        [$w, $h] = $parts[$i];
-        $isUpright = mt_rand(0, $w + $h) < $w;
-        $side = $isUpright ? $w : $h;
-        if ($side < 16 + $kerf) {
-            continue;
-        }
-        $at = mt_rand(8, $side - 8 - $kerf);
-        array_splice($parts, $i, 1, $isUpright ? [[$at, $h], [$w - $at - $kerf, $h]] : [[$w, $at], [$w, $h - $at - $kerf]]);
-    }
-    shuffle($parts);
-
-    return $parts;
-}
 
 /**
  * @param list<array{int, int}> $parts

@@ -16,22 +16,19 @@ final class CuttingList
     /** @param list<array{string, Design}> $designs by name */
     public static function write(array $designs): string
     {
-        $file = fopen('php://memory', 'r+');
-        assert($file !== false);
-        fputcsv($file, self::COLUMNS, escape: '', eol: "\r\n");
+        $metric = LengthFormatter::for(System::Metric);
+        $rows = [];
         foreach ($designs as [$name, $design]) {
-            $metric = LengthFormatter::for(System::Metric);
             foreach ($design->pieces as $piece) {
                 [$sheet, $cut] = [$piece->sheet, $piece->figures->cutText()];
-                fputcsv($file, [
-                    CsvCell::write($name), $piece->id, (string) $piece->count, $cut['width'], $cut['height'],
+                $rows[] = [
+                    $name, $piece->id, (string) $piece->count, $cut['width'], $cut['height'],
                     rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
-                    CsvCell::write($piece->paper()->name ?? $piece->paper()->id),
-                ], escape: '', eol: "\r\n");
+                    $piece->paper()->name ?? $piece->paper()->id,
+                ];
             }
         }
-        rewind($file);
 
-        return (string) stream_get_contents($file);
+        return CsvTable::write(self::COLUMNS, $rows);
     }
 }

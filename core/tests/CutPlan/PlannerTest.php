@@ -78,7 +78,7 @@ final class PlannerTest extends TestCase
         foreach ([[12, 40, 0], [8, 30, 3], [100, 3, 0], [100, 2, 1]] as [$pieces, $runs, $kerf]) {
             for ($run = 0; $run < $runs; $run++) {
                 $sheets = $pieces <= Few::MOST ? mt_rand(1, 4) : mt_rand(5, 30);
-                $job = self::constructed($sheets, $pieces, $kerf, $run);
+                $job = Constructed::job($sheets, [[210, 297], [305, 305], [136, 176]][$run % 3], $pieces, $kerf);
                 $used = self::planned($job)['used']['s'];
                 self::assertLessThanOrEqual($sheets + ($pieces > 12 ? 1 : 0), $used, json_encode($job, JSON_THROW_ON_ERROR));
             }
@@ -209,30 +209,5 @@ final class PlannerTest extends TestCase
     private static function sixteenths(int $n): string
     {
         return $n % 16 === 0 ? intdiv($n, 16).' in' : (intdiv($n, 16) > 0 ? intdiv($n, 16).' ' : '').($n % 16).'/16 in';
-    }
-
-    /** @return Json sheets cut at random into so many pieces, shuffled */
-    private static function constructed(int $sheets, int $pieces, int $kerf, int $run): array
-    {
-        [$w, $h] = [[210, 297], [305, 305], [136, 176]][$run % 3];
-        $parts = array_fill(0, $sheets, [$w, $h]);
-        while (count($parts) < $pieces) {
-            $i = mt_rand(0, count($parts) - 1);
-            [$w, $h] = $parts[$i];
-            $isUpright = mt_rand(0, $w + $h) < $w;
-            $side = $isUpright ? $w : $h;
-            if ($side < 16 + $kerf) {
-                continue;
-            }
-            $at = mt_rand(8, $side - 8 - $kerf);
-            array_splice($parts, $i, 1, $isUpright ? [[$at, $h], [$w - $at - $kerf, $h]] : [[$w, $at], [$w, $h - $at - $kerf]]);
-        }
-        shuffle($parts);
-        [$w, $h] = [[210, 297], [305, 305], [136, 176]][$run % 3];
-
-        return [
-            'pieces' => array_map(fn (array $part, int $n): array => ['id' => "p$n", 'width' => "$part[0] mm", 'height' => "$part[1] mm", 'count' => 1], $parts, array_keys($parts)),
-            'stock' => [['id' => 's', 'width' => "$w mm", 'height' => "$h mm", 'count' => 999]], 'trimmer' => ['step' => '1 mm', 'kerf' => "$kerf mm"],
-        ];
     }
 }
