@@ -30,7 +30,7 @@ final class Constructed
         }
         shuffle($parts);
 
-        return array_values($parts);
+        return $parts;
     }
 
     /**
