@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { own } from './gimbo'
+import { openNew, own } from './gimbo'
 
 interface Row {
   width: string
@@ -179,4 +179,25 @@ test('the drawer is counted, and what is wrong is said beside it', async ({ page
     { width: '12 in', count: 4, offcut: false },
     { width: '3 in', height: '4 1/2 in', count: 1, offcut: true, place: 'folder 3' },
   ])
+})
+
+test('a hair less room gives two out of a sheet where there was one, and is offered as it was tried', async ({
+  page,
+}) => {
+  await openNew(
+    page,
+    {
+      make: 'tray-and-lid',
+      system: 'metric',
+      holds: { width: '106 mm', height: '106 mm', thickness: '18 mm' },
+      paper: { caliper: '0.3 mm', sheet: { width: '296 mm', height: '200 mm' } },
+    },
+    own('Yield'),
+  )
+  const tray = page.locator('[data-yield="tray"]')
+  await expect(tray).toContainText('1 ×')
+  await expect(tray).toContainText('2 would come out')
+  await tray.getByRole('button').click()
+  await expect(tray).toContainText('2 ×')
+  await expect(page.locator('[data-check][data-ok=false]')).toHaveCount(0)
 })
