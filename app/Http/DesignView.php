@@ -97,7 +97,7 @@ final readonly class DesignView
             $fields['/holds/layers/mats'] = ['text' => is_int($layers['mats'] ?? null) ? (string) $layers['mats'] : '0', 'given' => isset($layers['mats'])];
         }
 
-        return $fields + ['/holds/count' => ['text' => (string) $item->count, 'given' => true]];
+        return $fields + ['/holds/count' => ['text' => (string) $item->count, 'given' => true], '/wanted' => ['text' => (string) $sized->request->wanted, 'given' => $sized->request->wanted > 1]];
     }
 
     /** @return array<string, string> by pointer */

@@ -127,9 +127,10 @@ final readonly class StepWords
     {
         $piece = $this->piece($step->piece);
         ['width' => $width, 'height' => $height] = $piece->figures->cutText();
-        $slots = ['width' => new Figure($width), 'height' => new Figure($height), 'count' => (string) $step->copies];
+        $copies = $step->copies * $this->design->request->wanted;
+        $slots = ['width' => new Figure($width), 'height' => new Figure($height), 'count' => (string) $copies];
 
-        return Sentence::joined([$this->say($step->copies > 1 ? 'step.cut.several' : 'step.cut', $slots), $this->blade($step)]);
+        return Sentence::joined([$this->say($copies > 1 ? 'step.cut.several' : 'step.cut', $slots), $this->blade($step)]);
     }
 
     private function score(WorkStep $step, SheetState $before): Sentence

@@ -148,6 +148,29 @@ final class PlanTest extends TestCase
         self::assertStringContainsString(count($scores).' scores are saved', $shared['says']);
     }
 
+    /** How many are wanted multiplies what is cut, what is ticked and what it takes; its figures are of one. */
+    public function test_how_many_are_wanted_multiplies_pieces_copies_and_supplies(): void
+    {
+        $ribbon = ['id' => 'r', 'role' => 'ribbon', 'width' => '8 mm'];
+        $label = ['id' => 'l', 'role' => 'label', 'text' => 'Tern', 'count' => 2];
+        $id = $this->start('Thirty', ['with' => [...self::CARD['with'], $ribbon, $label]] + self::CARD);
+        $one = $this->getJson("/api/designs/$id")->json();
+        $many = $this->edit($id, [['at' => '/wanted', 'to' => 30]])->assertOk()->json();
+
+        self::assertSame('30', $many['fields']['/wanted']['text']);
+        self::assertSame($one['design']['pieces'], $many['design']['pieces']);
+        self::assertSame(array_map(fn (array $step) => 30 * $step['copies'], $one['design']['steps']), array_column($many['design']['steps'], 'copies'));
+        self::assertStringContainsString('Cut 30 sheets', (string) json_encode($many['design']['steps'][0]['says']));
+        $csv = (string) $this->get("/api/designs/$id/cutting-list.csv")->assertOk()->getContent();
+        self::assertStringContainsString('Thirty,card,30,', $csv);
+        self::assertStringContainsString('Thirty,l,60,', $csv);
+        $page = html_entity_decode(strip_tags((string) $this->withoutVite()->get("/designs/$id/print")->assertOk()->getContent()));
+        self::assertStringContainsString('30 × Ribbon', (string) preg_replace('/\s+/', ' ', $page));
+        $this->edit($id, [['at' => '/wanted', 'to' => 0]])->assertUnprocessable();
+        self::assertSame(30, $this->getJson("/api/designs/$id")->json('spec.wanted'));
+        $this->postJson("/api/designs/$id/undo", ['revision' => 2])->assertOk()->assertJsonPath('fields./wanted.text', '1');
+    }
+
     public function test_a_plan_is_handed_on_as_pdf_and_its_sheets_as_svg(): void
     {
         $plan = $this->plan(3);

@@ -19,6 +19,7 @@ final readonly class SizingRequest
      * @param array<string, Paper> $papers all of them, by id; the main one has none: what every piece is made of for which no other is named
      * @param array<string, string> $cutFrom the paper of a piece of the make, by the piece
      * @param list<Addition> $with what goes with it, in the order it was added
+     * @param int $wanted how many of it are to be made: figures are of one
      */
     public function __construct(
         public string $make,
@@ -32,6 +33,7 @@ final readonly class SizingRequest
         public array $papers = [],
         public array $cutFrom = [],
         public array $with = [],
+        public int $wanted = 1,
     ) {
     }
 

@@ -24,7 +24,7 @@ final class SpecEditor
     private const CALIPERS = '~^/(paper/caliper|papers/[A-Za-z0-9_-]{1,40}/caliper|holds/layers/(card|mat|envelope|liner))$~';
 
     /** What may be counted; an option that is a length is told apart by its field. */
-    private const COUNTS = '~^/(holds/count|holds/layers/mats|paper/grammage|papers/[A-Za-z0-9_-]{1,40}/(grammage|sides)|with/\d{1,2}/count|options/[A-Za-z]{1,24})$~';
+    private const COUNTS = '~^/(wanted|holds/count|holds/layers/mats|paper/grammage|papers/[A-Za-z0-9_-]{1,40}/(grammage|sides)|with/\d{1,2}/count|options/[A-Za-z]{1,24})$~';
 
     /** A pointer deeper or longer than any field's is not one. */
     private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$|^/(with|papers|pieces)(/[A-Za-z0-9_-]{1,40}){0,4}$~';

@@ -21,7 +21,9 @@ use Gimbo\Core\With\AdditionReader;
 /** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
 final readonly class SpecReader
 {
-    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'papers', 'pieces', 'system', 'tools', 'options', 'with'];
+    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'papers', 'pieces', 'system', 'tools', 'options', 'with', 'wanted'];
+
+    private const MOST_WANTED = 1000;
 
     private const MOST_PAPERS = 20;
 
@@ -61,12 +63,13 @@ final readonly class SpecReader
             $in->length('/clearance/height', mayBeZero: true) ?? $usual->height,
             $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
         );
+        $wanted = $in->count('/wanted', self::MOST_WANTED) ?? 1;
         $in->throwProblems();
         assert($make !== null && is_array($spec));
         /** @var array<string, mixed> $spec */
         $body = array_values(array_intersect_key($cutFrom, array_flip($make->body())))[0] ?? null;
 
-        return new SizingRequest($make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $spec, $papers + [Paper::MAIN => $paper], $cutFrom, $with);
+        return new SizingRequest($make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $spec, $papers + [Paper::MAIN => $paper], $cutFrom, $with, $wanted);
     }
 
     private function make(FieldReader $in): ?Offer

@@ -99,7 +99,7 @@ export function ToolSets({ sets }: { sets: ToolSet[] }) {
               </button>
             </div>
             <details className="rounded-xl border border-line px-4 py-2" open={PUNCHES.some((field) => draft[field])}>
-              <summary className="cursor-pointer py-1 font-semibold">{words('tools-page.punches')}</summary>
+              <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{words('tools-page.punches')}</summary>
               <p className="mb-2 text-soft">{words('tools-page.punches-why')}</p>
               <div className="form-grid items-end! gap-y-2.5! [--field:10.5rem]">
                 {PUNCHES.map((field) => (

@@ -60,12 +60,14 @@ export function PlanPage({ id }: { id: string }) {
         {trouble && !trouble.at.startsWith('/asked') && <ErrorNote>{trouble.message}</ErrorNote>}
         <div className="plan-columns">
           <section aria-label={words('plan.sheets')} className="min-w-0">
-            <h2 className="mb-2 text-xl" role="status">
-              {plan.items.length === 0
-                ? words('plan.nothing-asked')
-                : total === 0
-                  ? words(plan.missing.length > 0 ? 'plan.no-sheets' : 'plan.all-cut')
-                  : words('plan.sheets-in-all', { count: total })}
+            <h2 className="mb-2 text-xl">
+              <span role="status">
+                {plan.items.length === 0
+                  ? words('plan.nothing-asked')
+                  : total === 0
+                    ? words(plan.missing.length > 0 ? 'plan.no-sheets' : 'plan.all-cut')
+                    : words('plan.sheets-in-all', { count: total })}
+              </span>
             </h2>
             {plan.sheets.length > 1 && (
               <ol className="mb-3 flex flex-wrap gap-2">

@@ -128,7 +128,7 @@ export function SheetWork({ sheet, number, of, onCut, onMissed }: SheetWorkProps
           </form>
         )}
         <details className="mt-4">
-          <summary className="cursor-pointer py-1 text-soft">{words('plan.all-cuts')}</summary>
+          <summary className="min-h-11 cursor-pointer py-2.5 text-soft">{words('plan.all-cuts')}</summary>
           <ol className="mt-1 space-y-1">
             {sheet.cuts.map((one) => (
               <li key={one.n} className="flex gap-2">

@@ -6,7 +6,7 @@ import type { DraftBook } from './draftBook'
 import { saidOf } from './sentence/Wrong'
 
 /** What is counted, not measured. */
-const COUNTED = /\/(count|mats|grammage)$/
+const COUNTED = /\/(count|mats|grammage|wanted)$/
 
 interface FieldProps {
   book: DraftBook

@@ -234,10 +234,14 @@ async function copyRecipe(id: string): Promise<string> {
 function HandOn({ view, piece, onCut, onNotes, onSaid, isShort, children }: HandOnProps) {
   const navigate = useNavigate()
   const plan = () =>
-    api.addPlan(words('plan.of', { name: view.name }), { items: [{ design: view.id, count: 1 }] }).then(
-      ({ id }) => void navigate(`/plans/${id}`),
-      (error: unknown) => onSaid(problemsOf(error)[0]?.message ?? ''),
-    )
+    api
+      .addPlan(words('plan.of', { name: view.name }), {
+        items: [{ design: view.id, count: Number(view.fields['/wanted']?.text ?? 1) }],
+      })
+      .then(
+        ({ id }) => void navigate(`/plans/${id}`),
+        (error: unknown) => onSaid(problemsOf(error)[0]?.message ?? ''),
+      )
   const paper = view.design.system === 'metric' ? 'a4' : 'letter'
   const other = paper === 'a4' ? 'letter' : 'a4'
   const downloads = [

@@ -302,6 +302,15 @@ function Copies({ copies, onTick }: CopiesProps) {
   return (
     <div className="mt-4">
       <p className="text-lg text-soft">{words('work.copies', { done, of: copies.length })}</p>
+      {copies.length > MOST_SHOWN && done < copies.length && (
+        <button
+          type="button"
+          className="quiet-button -ml-3 text-live"
+          onClick={() => copies.forEach((standing, i) => standing !== 'done' && onTick(i + 1, true))}
+        >
+          {words('work.all-copies', { of: copies.length })}
+        </button>
+      )}
       {copies.length <= MOST_SHOWN && (
         <div role="group" aria-label={words('work.each-copy')} className="mt-1 flex flex-wrap gap-2">
           {copies.map((standing, i) => (
