@@ -26,7 +26,8 @@ test('the made-up language is made of what English says now', () => {
 /** Words on the page that no sentence of the language has: those made up have other letters, or end otherwise. */
 async function foreign(page: Page): Promise<string[]> {
   const asked = async (path: string) => JSON.stringify(await (await page.request.get(path)).json())
-  const own = (await asked('/api/designs')) + (await asked('/api/library')) + ' as wide as a tern'
+  const own =
+    (await asked('/api/designs')) + (await asked('/api/library')) + (await asked('/api/plans')) + ' as wide as a tern'
   return page.evaluate((mine) => {
     const SAME =
       /^(Gimbo|SVG|PNG|PDF|DXF|FOLD|CSV|JSON|ZIP|HP|GL|UUID|Ctrl|Shift|Page|Home|End|Esc|Tab|Enter|Space|Up|Down|in|mm|cm|gsm|pt|ISO|ANSI|PWG|bin|cutter|storage|gimbo|backups|sqlite|json|jsonl|csv|html|jan|feb|mar|apr|maj|jun|jul|avg|sep|okt|nov|dec)$/
