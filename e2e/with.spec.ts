@@ -218,3 +218,23 @@ test('punches, dies and tape are kept with a set of tools, and what is wrong is 
     dies: 'oval 2 in × 3 in, 3 in × 2 in',
   })
 })
+
+test('a pattern is pressed into a panel, seen there, and a plate too small asks for a strip over its seam', async ({
+  page,
+}) => {
+  const punches = { plate: ['90 mm', '120 mm'] }
+  const id = await openNew(page, { ...CARD, tools: { punches } }, own('Pressed'))
+  await pressPanel(page, 'front', false)
+  await page.getByRole('menuitem', { name: 'An embossed pattern' }).click()
+  await expect(page.locator('[data-layer="embossed"]')).toBeVisible()
+  await expect(page.locator('[data-check="seam-is-hidden"]')).toHaveAttribute('data-ok', 'false')
+  await pressPanel(page, 'front', false)
+  await page.getByRole('menuitem', { name: 'A strip', exact: true }).click()
+  const strip = page.locator('[data-with]').filter({ hasText: 'strip' })
+  await strip.getByRole('button', { name: /Which way/ }).click()
+  await page.getByRole('menuitemradio', { name: 'upright' }).click()
+  await expect(page.locator('[data-check="seam-is-hidden"]')).toHaveCount(0)
+  await page.getByRole('tab', { name: 'Steps' }).click()
+  await expect(page.getByRole('tabpanel', { name: 'Steps' })).toContainText('in two passes')
+  expect((await made(page, id)).spec.with).toHaveLength(2)
+})

@@ -8,6 +8,7 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Hint;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Figure\Capacity;
+use Gimbo\Core\Figure\Embossed;
 use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Figure\Place;
@@ -115,7 +116,15 @@ final class DesignWriter
             'lie' => $piece->lie->value,
             'role' => $piece->added()->role ?? 'made',
             'paper' => $piece->paper()->id,
-        ] + $this->added($piece) + ($this->detail === Detail::Figures ? [] : $this->shape($piece));
+        ] + $this->embossed($piece) + $this->added($piece) + ($this->detail === Detail::Figures ? [] : $this->shape($piece));
+    }
+
+    /** @return Json the faces a pattern is pressed into; nothing where there are none */
+    private function embossed(Piece $piece): array
+    {
+        $on = array_filter($this->design->figures->outfit->embossed, fn (Embossed $one) => $one->piece === $piece->id);
+
+        return $on === [] ? [] : ['embossed' => array_values(array_unique(array_map(fn (Embossed $one) => $one->face, $on)))];
     }
 
     /** @return Json of what goes with a make: what asked for it, on what it lies, and where each copy does */

@@ -84,6 +84,10 @@ export const Board = memo(function Board({
               <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
                 <line x1="0" y1="0" x2="0" y2="7" className="stroke-glue" strokeWidth="1.6" />
               </pattern>
+              <pattern id="emboss-dots" width="9" height="9" patternUnits="userSpaceOnUse">
+                <circle cx="2.5" cy="2.5" r="1.2" className="fill-soft" />
+                <circle cx="7" cy="7" r="1.2" className="fill-soft" />
+              </pattern>
               <filter id="sheet-shadow" x="-5%" y="-5%" width="110%" height="112%">
                 <feDropShadow dx="0" dy="3" stdDeviation="5" floodColor="#0a2a33" floodOpacity="0.18" />
               </filter>

@@ -35,6 +35,14 @@ export function Legend({ design, pieces }: { design: Sized; pieces: Piece[] }) {
           {words('legend.glue')}
         </li>
       )}
+      {[...pieces, ...laid.map(({ piece }) => piece)].some(({ embossed }) => embossed) && (
+        <li className="flex items-center gap-2">
+          <svg width="22" height="14" aria-hidden="true">
+            <rect width="22" height="14" fill="url(#emboss-dots)" className="stroke-soft" />
+          </svg>
+          {words('legend.embossed')}
+        </li>
+      )}
       {laid.some((one) => !isBehind(one)) && (
         <li className="flex items-center gap-2">
           <svg width="22" height="14" aria-hidden="true">

@@ -60,6 +60,17 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
           data-layer="glue"
         />
       ))}
+      {[...panels].map(
+        ([name, faces]) =>
+          piece.embossed?.includes(name) && (
+            <path
+              key={name}
+              d={faces.map((face) => `M${path(face.map(vertex)).replaceAll(' ', 'L')}Z`).join('')}
+              fill="url(#emboss-dots)"
+              data-layer="embossed"
+            />
+          ),
+      )}
       {piece.contents && laid.length === 0 && (
         <polygon
           points={path((piece.contents as unknown as XY[]).map(view.at))}
@@ -77,34 +88,26 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
           data-layer="outline"
         />
       )}
-      {laid.map((one, i) => (
-        <g key={i} data-layer={one.piece.role} data-laid={one.piece.id}>
-          <path
-            d={ringsOf(one.edges)
-              .map(
-                (ring) =>
-                  `M${ring
-                    .map((point) =>
-                      view
-                        .at(point)
-                        .map((n) => n.toFixed(2))
-                        .join(),
-                    )
-                    .join('L')}Z`,
-              )
-              .join('')}
-            fillRule="evenodd"
-            className={isBehind(one) ? 'fill-none stroke-soft' : 'fill-live/12 stroke-live'}
-            style={
-              !isBehind(one) && paperColour(design, one.piece)
-                ? { fill: paperColour(design, one.piece), fillOpacity: 0.8 }
-                : undefined
-            }
-            strokeWidth="1.1"
-            strokeDasharray={isBehind(one) ? '3 3' : undefined}
-          />
-        </g>
-      ))}
+      {laid.map((one, i) => {
+        const d = outlined(one.edges, view)
+        return (
+          <g key={i} data-layer={one.piece.role} data-laid={one.piece.id}>
+            <path
+              d={d}
+              fillRule="evenodd"
+              className={isBehind(one) ? 'fill-none stroke-soft' : 'fill-live/12 stroke-live'}
+              style={
+                !isBehind(one) && paperColour(design, one.piece)
+                  ? { fill: paperColour(design, one.piece), fillOpacity: 0.8 }
+                  : undefined
+              }
+              strokeWidth="1.1"
+              strokeDasharray={isBehind(one) ? '3 3' : undefined}
+            />
+            {one.piece.embossed && <path d={d} fillRule="evenodd" fill="url(#emboss-dots)" data-layer="embossed" />}
+          </g>
+        )
+      })}
       {onPanel &&
         [...panels].map(([name, faces]) => (
           <path
@@ -169,3 +172,19 @@ function ClosureMarks({ closure, view }: { closure: NonNullable<Piece['closure']
     )
   })
 }
+
+/** An outline and its openings as one path. */
+const outlined = (edges: Array<[XY, XY]>, view: View) =>
+  ringsOf(edges)
+    .map(
+      (ring) =>
+        `M${ring
+          .map((point) =>
+            view
+              .at(point)
+              .map((n) => n.toFixed(2))
+              .join(),
+          )
+          .join('L')}Z`,
+    )
+    .join('')
