@@ -7,8 +7,11 @@ namespace Gimbo\Core\CutPlan;
 /** A stock as it is planned on: its usable size in ticks with a kerf added, and which sizes may come out of it. */
 final readonly class Bench
 {
-    /** @param list<bool> $may by size */
-    private function __construct(public Stock $stock, public int $width, public int $height, public array $may, public ?int $longest, public ?int $measures)
+    /**
+     * @param list<bool> $may by size
+     * @param ?bool $trimsFirst see Hand::trimsFirst
+     */
+    private function __construct(public Stock $stock, public int $width, public int $height, public array $may, public ?int $longest, public ?int $measures, public ?bool $trimsFirst = null)
     {
     }
 
@@ -19,7 +22,8 @@ final readonly class Bench
         $lost = Hand::begins($job) + $job->margin->ticks - $kerf;
         [$width, $height] = [$stock->width->ticks - $lost, $stock->height->ticks - $lost];
         $longest = $job->trimmer->longest === null ? null : $job->trimmer->longest->ticks + $kerf;
-        if ($lost > 0 && $longest !== null && max($stock->width->ticks, $stock->height->ticks) + $kerf > $longest) {
+        if ($longest !== null && min($stock->width->ticks, $stock->height->ticks) + $kerf > $longest && Hand::begins($job) > 0) {
+            // Not even its shorter sides can be cut along.
             return null;
         }
         $may = array_map(function (int $w, int $h, bool $mayTurn, ?array $only) use ($width, $height, $stock): bool {
@@ -28,7 +32,7 @@ final readonly class Bench
         $isShort = $longest === null || max($width, $height) <= $longest;
         $measures = $job->trimmer->measures === null || $job->trimmer->measures->ticks + $kerf >= max($width, $height) ? null : $job->trimmer->measures->ticks + $kerf;
 
-        return in_array(true, $may, true) ? new self($stock, $width, $height, $may, $isShort ? null : $longest, $measures) : null;
+        return in_array(true, $may, true) ? new self($stock, $width, $height, $may, $isShort ? null : $longest, $measures, Hand::trimsFirst($stock, $job)) : null;
     }
 
     public function area(): int

@@ -15,14 +15,17 @@ final class Filling
 
     private int $seed;
 
+    private ?Laid $root = null;
+
     /** Sizes looked at so far. */
     public int $looked = 0;
 
     /**
      * @param ?int $longest cut, ticks with a kerf added; null for any
+     * @param ?bool $trimsFirst see Hand::trimsFirst
      * @param ?int $measures how far the trimmer is set at the most, ticks with a kerf added; null for any
      */
-    public function __construct(private readonly Sizes $sizes, private readonly ?int $longest, private readonly ?int $measures = null, int $seed = 1)
+    public function __construct(private readonly Sizes $sizes, private readonly ?int $longest, private readonly ?int $measures = null, int $seed = 1, private readonly ?bool $trimsFirst = null)
     {
         $this->seed = $seed;
     }
@@ -69,7 +72,7 @@ final class Filling
      */
     private function fill(int $width, int $height, array $counts, array $may, float $noise): Laid
     {
-        $root = new Laid($width, $height);
+        $this->root = $root = new Laid($width, $height);
         $free = [$root];
         [$widths, $heights, $mayTurn] = [$this->sizes->widths, $this->sizes->heights, $this->sizes->mayTurn];
         while ($free !== []) {
@@ -88,11 +91,13 @@ final class Filling
                 }
                 $this->looked++;
                 [$a, $b] = [$widths[$s], $heights[$s]];
-                $shared = $a * $b / $area + ($noise > 0.0 ? $noise * (($this->seed = ($this->seed * 1103515245 + 12345) & 0x7FFFFFFF) / 0x7FFFFFFF) : 0.0);
+                $chance = $noise > 0.0 ? $noise * (($this->seed = ($this->seed * 1103515245 + 12345) & 0x7FFFFFFF) / 0x7FFFFFFF) : 0.0;
+                $shared = $a * $b / $area + $chance;
                 if ($a <= $w && $b <= $h && ($score = $shared + ($a === $w ? self::EXACT : 0) + ($b === $h ? self::EXACT : 0)) > $best) {
                     [$best, $size, $turned] = [$score, $s, false];
                 }
-                if ($mayTurn[$s] && $b <= $w && $a <= $h && ($score = $shared + ($b === $w ? self::EXACT : 0) + ($a === $h ? self::EXACT : 0)) > $best) {
+                // As likely as not it is better the other way round.
+                if ($mayTurn[$s] && $b <= $w && $a <= $h && ($score = $shared + ($noise / 2 - $chance) / 2 + ($b === $w ? self::EXACT : 0) + ($a === $h ? self::EXACT : 0)) > $best) {
                     [$best, $size, $turned] = [$score, $s, true];
                 }
             }
@@ -118,6 +123,15 @@ final class Filling
         [$w, $h] = $turned ? [$b, $a] : [$a, $b];
         [$dw, $dh] = [$part->width - $w, $part->height - $h];
         $isLong = fn (int $cut): bool => $this->longest !== null && $cut > $this->longest;
+        // Rough edges that are cut off later are cut along the piece itself, where that goes from the one to the other.
+        $isRough = match ($this->trimsFirst) {
+            false => $part->width === $this->root?->width && $dw === 0 && $isLong($h),
+            true => $part->height === $this->root?->height && $dh === 0 && $isLong($w),
+            null => false,
+        };
+        if ($isRough) {
+            return false;
+        }
         // What is far from the rail is set from the other edge.
         $isFar = fn (int $at, int $left): bool => $this->measures !== null && $at > $this->measures && $left > $this->measures;
         if ($isFar($w, $dw) || $isFar($h, $dh)) {

@@ -32,7 +32,7 @@ final class Hand
         $hand = new self($job, $name);
         $kerf = $job->trimmer->kerf->ticks;
         $whole = new Laid($stock->width->ticks + $kerf, $stock->height->ticks + $kerf);
-        self::trimmed($whole, $laid, $job);
+        self::trimmed($whole, $laid, $stock, $job);
         $hand->number($whole);
 
         return $hand->part($whole);
@@ -46,22 +46,64 @@ final class Hand
         return $job->margin->isZero() ? 0 : $job->trimmer->step->times(intdiv($off + $job->trimmer->step->ticks - 1, $job->trimmer->step->ticks))->ticks + $job->trimmer->kerf->ticks;
     }
 
-    private static function trimmed(Laid $whole, Laid $laid, Job $job): void
+    /** Which way rough edges are cut off first, where the other way the sheet is longer than the trimmer cuts: upright, or else level; null where that makes no difference. */
+    public static function trimsFirst(Stock $stock, Job $job): ?bool
     {
-        $rest = $whole;
+        $longest = $job->trimmer->longest;
+
+        return match (true) {
+            $longest === null || self::begins($job) === 0 => null,
+            $stock->height->isMoreThan($longest) => false,
+            $stock->width->isMoreThan($longest) => true,
+            default => null,
+        };
+    }
+
+    private static function trimmed(Laid $whole, Laid $laid, Stock $stock, Job $job): void
+    {
+        $first = self::trimsFirst($stock, $job);
         $begins = self::begins($job);
-        foreach ([true, false] as $isUpright) {
-            if ($begins > 0) {
-                $rest->cut($isUpright, $begins);
-                $rest = $rest->second ?? $rest;
-            }
-            $side = $isUpright ? $laid->width : $laid->height;
-            if ($side < ($isUpright ? $rest->width : $rest->height)) {
-                $rest->cut($isUpright, $side);
-                $rest = $rest->first ?? $rest;
-            }
+        $rest = $whole;
+        foreach ($first === null ? [true, false] : [$first] as $isUpright) {
+            $rest = self::within($rest, $isUpright, $begins, $isUpright ? $laid->width : $laid->height);
         }
-        [$rest->isUpright, $rest->at, $rest->first, $rest->second, $rest->size] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size];
+        $first === null ? self::become($rest, $laid) : self::later($rest, $laid, ! $first, $begins);
+    }
+
+    /** Rough edges on both other sides, once what lies there is short enough to be cut along them; what is only left over keeps them. */
+    private static function later(Laid $rest, Laid $laid, bool $isUpright, int $begins): void
+    {
+        if ($laid->first === null && $laid->size === null) {
+            return;
+        }
+        if ($laid->first !== null && $laid->second !== null && $laid->isUpright !== $isUpright) {
+            $rest->cut($laid->isUpright, $laid->at);
+            $rest->first === null || self::later($rest->first, $laid->first, $isUpright, $begins);
+            $rest->second === null || self::later($rest->second, $laid->second, $isUpright, $begins);
+
+            return;
+        }
+        self::become(self::within($rest, $isUpright, $begins, $isUpright ? $laid->width : $laid->height), $laid);
+    }
+
+    /** What lies between two rough edges, once they are cut off. */
+    private static function within(Laid $part, bool $isUpright, int $begins, int $side): Laid
+    {
+        if ($begins > 0) {
+            $part->cut($isUpright, $begins);
+            $part = $part->second ?? $part;
+        }
+        if ($side < ($isUpright ? $part->width : $part->height)) {
+            $part->cut($isUpright, $side);
+            $part = $part->first ?? $part;
+        }
+
+        return $part;
+    }
+
+    private static function become(Laid $part, Laid $laid): void
+    {
+        [$part->isUpright, $part->at, $part->first, $part->second, $part->size] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size];
     }
 
     private function number(Laid $whole): void

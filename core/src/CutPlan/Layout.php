@@ -90,7 +90,7 @@ final readonly class Layout
     /** @param list<int> $counts */
     private static function tried(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
     {
-        $filling = new Filling($sizes, $bench->longest, $bench->measures, $seed * 7919);
+        $filling = new Filling($sizes, $bench->longest, $bench->measures, $seed * 7919, $bench->trimsFirst);
         $laid = $filling->best($bench->width, $bench->height, $counts, $bench->may, $tries);
         $looked += $filling->looked;
 

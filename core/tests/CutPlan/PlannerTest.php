@@ -42,6 +42,9 @@ final class PlannerTest extends TestCase
         yield 'offcuts first' => [['pieces' => [['id' => 'band', 'width' => '2 in', 'height' => '9 3/8 in', 'count' => 1, 'paper' => 'white']], 'stock' => [self::white('8 1/2 in', '11 in'), ['id' => 'left', 'paper' => 'white', 'width' => '3 in', 'height' => '11 in', 'count' => 1, 'offcut' => true]]], ['ream' => 0, 'left' => 1]];
         yield 'the only stock it may come out of' => [['pieces' => [['id' => 'a', 'width' => '10 mm', 'height' => '60 mm', 'count' => 1, 'stock' => ['two']]], 'stock' => [['id' => 'one', 'width' => '60 mm', 'height' => '60 mm', 'count' => 1], ['id' => 'two', 'width' => '90 mm', 'height' => '90 mm', 'count' => 1]]], ['one' => 0, 'two' => 1]];
         yield 'the smallest sheet that gives all that is left' => [['pieces' => [['id' => 'a', 'width' => '50 mm', 'height' => '50 mm', 'count' => 1]], 'stock' => [['id' => 'large', 'width' => '300 mm', 'height' => '300 mm', 'count' => 9], ['id' => 'pad', 'width' => '60 mm', 'height' => '60 mm', 'count' => 9]]], ['large' => 0, 'pad' => 1]];
+        yield 'a longer sheet with rough edges' => [self::of('11 in', '8 in', 2, self::white('12 in', '18 in'), ['margin' => '1/4 in', 'trimmer' => ['step' => '1/16 in', 'kerf' => '0 mm', 'longest' => '12 in']]), ['ream' => 1]];
+        yield 'one that is longer the other way' => [self::of('8 in', '11 in', 2, self::white('18 in', '12 in'), ['margin' => '1/4 in', 'trimmer' => ['step' => '1/16 in', 'kerf' => '1 mm', 'longest' => '12 in']]), ['ream' => 1]];
+        yield 'one that cannot be cut along at all' => [self::of('8 in', '11 in', 1, self::white('18 in', '14 in'), ['margin' => '1/4 in', 'trimmer' => ['step' => '1/16 in', 'kerf' => '0 mm', 'longest' => '12 in']]), ['ream' => 0]];
         yield 'a sheet longer than the trimmer cuts' => [self::of('12 in', '9 in', 2, self::white('12 in', '18 in'), ['trimmer' => ['step' => '1/16 in', 'kerf' => '0 mm', 'longest' => '12 in']]), ['ream' => 1]];
     }
 
