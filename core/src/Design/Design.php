@@ -101,6 +101,12 @@ final class Design
         return array_values(array_filter(array_map(fn (?int $weight) => Hint::ofWeight($this->make->stock(), $weight), $weights)));
     }
 
+    /** @return list<WorkStep> what is cut by hand, because no punch or die that is there gives its size */
+    public function byHand(): array
+    {
+        return array_values(array_filter($this->steps(), fn (WorkStep $step) => array_intersect($step->advice, PunchedWork::BY_HAND) !== []));
+    }
+
     /** @return list<Supply> what goes with it and is not paper */
     public function supplies(): array
     {

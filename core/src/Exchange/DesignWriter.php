@@ -21,11 +21,13 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Make\Shared\Added\PunchedWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Work\Bend;
 use Gimbo\Core\Work\ByTool;
 use Gimbo\Core\Work\FoldPlan;
@@ -78,7 +80,7 @@ final class DesignWriter
             'takes' => $design->takes,
             'capacities' => array_map(fn (Capacity $some) => ['of' => $some->of->value, 'each' => $some->each, 'inAll' => $some->inAll], $design->figures->capacities),
             'supplies' => array_map($this->supply(...), $design->supplies()),
-            'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints())],
+            'checks' => [...array_map($this->check(...), $design->fits), ...array_map(self::hint(...), $design->hints()), ...array_map($this->byHand(...), $this->detail === Detail::Figures ? [] : $design->byHand())],
         ] + ($this->detail === Detail::Figures || ! $this->hasSteps ? [] : [
             'steps' => $steps = StepsWriter::write($design),
             'joins' => StepsWriter::joins($steps),
@@ -260,6 +262,20 @@ final class DesignWriter
                 'id' => $remedy->id, 'params' => (object) $remedy->params,
                 'edits' => array_map(fn (string $at, mixed $to) => ['at' => $at, 'to' => $to], array_keys($remedy->edits), $remedy->edits),
             ], $fit->remedies),
+        ];
+    }
+
+    /** @return Json like a check that never fails: what the nearest punch there is would give */
+    private function byHand(WorkStep $step): array
+    {
+        $size = $step->values['size'] ?? Length::zero();
+        $text = $this->words->rounded($size);
+
+        return [
+            'id' => 'by-hand', 'piece' => $step->piece, 'need' => self::mm($size), 'have' => self::mm($size), 'slack' => 0.0,
+            'unit' => 'mm', 'hint' => true, 'ok' => true, 'bare' => self::mm($size), 'slip' => 0, 'critical' => false, 'most' => null, 'state' => array_values(array_intersect($step->advice, PunchedWork::BY_HAND))[0],
+            'text' => ['need' => $text, 'have' => $text, 'slack' => '', 'bare' => $text, 'spare' => '', 'slip' => '', 'asked' => '', 'afterSlip' => ''],
+            'madeOf' => [], 'remedies' => [],
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Gimbo\Core\Tests\Added;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Geometry\Point;
@@ -52,6 +53,18 @@ final class PunchesTest extends TestCase
         self::assertSame($with, $step->with?->value);
         self::assertSame($advice === null ? [] : [$advice], $step->advice);
         $advice !== 'cut-round-by-hand' || self::assertSame(32.0, $step->values['size']->toMillimetres());
+    }
+
+    /** It is said beside the fits, too, and makes nothing fail. */
+    public function test_what_is_cut_by_hand_is_a_hint(): void
+    {
+        $design = self::card(['circles' => ['20 mm', '32 mm']], [['id' => 'w', 'role' => 'window', 'on' => 'card/front', 'shape' => ['circle' => '30 mm']]]);
+        $hints = array_values(array_filter(DesignWriter::write($design)['checks'], fn (mixed $check) => is_array($check) && ($check['hint'] ?? false) === true));
+
+        self::assertSame([], self::failing($design));
+        self::assertCount(1, $hints);
+        self::assertSame(['by-hand', 'card', 'cut-round-by-hand', true, 32.0], [$hints[0]['id'], $hints[0]['piece'], $hints[0]['state'], $hints[0]['ok'], $hints[0]['have']]);
+        self::assertSame([], self::card(['circles' => ['30 mm']], [['id' => 'w', 'role' => 'window', 'on' => 'card/front', 'shape' => ['circle' => '30 mm']]])->byHand());
     }
 
     /** The mat's opening is larger by its border on both sides, so it is another punch. */

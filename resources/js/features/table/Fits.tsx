@@ -47,10 +47,11 @@ export function Fits({ checks, ...rest }: FitsProps) {
         .filter(({ hint }) => hint)
         .map((check) => (
           <li
-            key={check.id}
+            key={`${check.id} ${check.piece} ${check.state}`}
             data-hint={check.id}
             className="mx-2 mt-2 border-l-4 border-line pl-3 leading-snug text-soft"
           >
+            {check.piece && rest.pieces.length > 1 && `${nameOfPiece(rest.pieces, check.piece)}: `}
             {words(`hint.${check.id}.${check.state}`, { need: check.text.need, have: check.text.have })}
           </li>
         ))}

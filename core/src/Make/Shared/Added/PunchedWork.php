@@ -18,6 +18,9 @@ use Gimbo\Core\Steps\WorkStep;
 /** What is round or an opening, with the punch or the die that gives exactly that; by hand where there is none. Nothing is said where nobody has said which there are. */
 final class PunchedWork
 {
+    /** What is said of a step for which there is no punch or die of its size. */
+    public const BY_HAND = ['round-by-hand', 'cut-round-by-hand', 'beyond-the-punch', 'no-such-die'];
+
     public static function with(WorkStep $step, Figures $figures): WorkStep
     {
         $punches = $figures->request->tools->punches;
