@@ -101,10 +101,16 @@ final class Design
         return array_values(array_filter(array_map(fn (?int $weight) => Hint::ofWeight($this->make->stock(), $weight), $weights)));
     }
 
-    /** @return list<WorkStep> what is cut by hand, because no punch or die that is there gives its size */
+    /** @return list<array{WorkStep, string}> what is cut by hand, because no punch or die that is there gives its size, and what is said of it */
     public function byHand(): array
     {
-        return array_values(array_filter($this->steps(), fn (WorkStep $step) => array_intersect($step->advice, PunchedWork::BY_HAND) !== []));
+        $byHand = [];
+        foreach ($this->steps() as $step) {
+            $why = array_values(array_intersect($step->advice, PunchedWork::BY_HAND))[0] ?? null;
+            $why === null || $byHand[] = [$step, $why];
+        }
+
+        return $byHand;
     }
 
     /** @return list<Supply> what goes with it and is not paper */

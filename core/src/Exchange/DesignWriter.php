@@ -21,7 +21,6 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
-use Gimbo\Core\Make\Shared\Added\PunchedWork;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Paper;
@@ -265,15 +264,19 @@ final class DesignWriter
         ];
     }
 
-    /** @return Json like a check that never fails: what the nearest punch there is would give */
-    private function byHand(WorkStep $step): array
+    /**
+     * @param array{WorkStep, string} $one
+     * @return Json like a check that never fails: what the nearest punch there is would give
+     */
+    private function byHand(array $one): array
     {
+        [$step, $why] = $one;
         $size = $step->values['size'] ?? Length::zero();
         $text = $this->words->rounded($size);
 
         return [
             'id' => 'by-hand', 'piece' => $step->piece, 'need' => self::mm($size), 'have' => self::mm($size), 'slack' => 0.0,
-            'unit' => 'mm', 'hint' => true, 'ok' => true, 'bare' => self::mm($size), 'slip' => 0, 'critical' => false, 'most' => null, 'state' => array_values(array_intersect($step->advice, PunchedWork::BY_HAND))[0],
+            'unit' => 'mm', 'hint' => true, 'ok' => true, 'bare' => self::mm($size), 'slip' => 0, 'critical' => false, 'most' => null, 'state' => $why,
             'text' => ['need' => $text, 'have' => $text, 'slack' => '', 'bare' => $text, 'spare' => '', 'slip' => '', 'asked' => '', 'afterSlip' => ''],
             'madeOf' => [], 'remedies' => [],
         ];
