@@ -5,6 +5,7 @@ import type { Room } from '@/ui/room'
 import { pieceName } from '@/ui/pieceName'
 import { words } from '@/words'
 import type { DraftBook } from './draftBook'
+import { Field } from './Field'
 import { Fits } from './Fits'
 import { GoesWith } from './GoesWith'
 import { Measures } from './Measures'
@@ -74,6 +75,9 @@ export function FiguresAside({ book, view, pieces, room, request, onChoose }: Fi
         onRemedy={(changes) => book.set(changes)}
         onPoint={pointAtFit}
       />
+      <p className="sentence wanted mt-3 border-t border-line px-2 py-4">
+        {words('sentence.make')} <Field {...{ book, view }} at="/wanted" /> {words('sentence.of-it')}
+      </p>
       <SheetYields yields={yields} pieces={design.pieces} onRemedy={(changes) => book.set(changes)} />
       <GoesWith view={view} onChoose={onChoose} />
     </div>

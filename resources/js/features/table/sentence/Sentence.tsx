@@ -67,9 +67,6 @@ export function Sentence({ book, view, catalogue }: PartProps & { catalogue: Cat
       ).map((part, i) => (
         <span key={i}>{'text' in part ? part.text : slots[part.slot]}</span>
       ))}{' '}
-      <span className="wanted whitespace-nowrap">
-        {words('sentence.make')} <Field {...{ book, view }} at="/wanted" /> {words('sentence.of-it')}
-      </span>{' '}
       {additionsOf(view).length === 0 && <AddMenu {...{ book, view }} />}
     </div>
   )
