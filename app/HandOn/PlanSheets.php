@@ -8,6 +8,7 @@ use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
 use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\CutPlan\SheetCut;
 use Illuminate\Contracts\View\Factory;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -21,7 +22,8 @@ final readonly class PlanSheets
     public function pdf(Planned $planned, PaperFormat $format): string
     {
         $view = (new PlanView($planned, $this->words))->json();
-        $pictures = array_map(fn (int $n): string => 'data:image/svg+xml;base64,'.base64_encode($this->svg($planned, $n)), $planned->plan->sheets === [] ? [] : range(1, count($planned->plan->sheets)));
+        $letters = array_column($view['pieces'], 'letter', 'id');
+        $pictures = array_map(fn (SheetCut $sheet): string => 'data:image/svg+xml;base64,'.base64_encode(self::picture($sheet->tree, $letters)), $planned->plan->sheets);
 
         return HandoutPdf::write($this->views->make('plan', ['plan' => $view, 'pictures' => $pictures, 'words' => $this->words])->render(), $format, $planned->kept->name);
     }
@@ -30,11 +32,17 @@ final readonly class PlanSheets
     public function svg(Planned $planned, int $number): string
     {
         $sheet = $planned->plan->sheets[$number - 1] ?? throw new NotFoundHttpException;
-        $letters = array_column((new PlanView($planned, $this->words))->json()['pieces'], 'letter', 'id');
-        [$w, $h] = [$sheet->tree->width->toMillimetres(), $sheet->tree->height->toMillimetres()];
+
+        return self::picture($sheet->tree, array_column((new PlanView($planned, $this->words))->json()['pieces'], 'letter', 'id'));
+    }
+
+    /** @param array<string, string> $letters */
+    private static function picture(Part $sheet, array $letters): string
+    {
+        [$w, $h] = [$sheet->width->toMillimetres(), $sheet->height->toMillimetres()];
 
         return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%1$.3Fmm" height="%2$.3Fmm" viewBox="0 0 %1$.3F %2$.3F">', $w, $h)
-            .sprintf('<rect width="%.3F" height="%.3F" fill="#fff" stroke="#14303a" stroke-width="0.6"/>', $w, $h).self::drawn($sheet->tree, 0.0, $h, $letters).'</svg>';
+            .sprintf('<rect width="%.3F" height="%.3F" fill="#fff" stroke="#14303a" stroke-width="0.6"/>', $w, $h).self::drawn($sheet, 0.0, $h, $letters).'</svg>';
     }
 
     /** @param array<string, string> $letters */

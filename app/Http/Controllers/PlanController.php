@@ -45,8 +45,7 @@ final readonly class PlanController
     public function store(Request $request): JsonResponse
     {
         $said = JsonBody::of($request)->object();
-        $plan = Plan::query()->create(['name' => (new FieldReader($said))->name('/name', self::LONGEST_NAME), 'asked' => $this->asked($said['asked'] ?? []), 'made_at' => Drafting::now()]);
-        $this->named($said);
+        $plan = Plan::query()->create(['name' => $this->named($said), 'asked' => $this->asked($said['asked'] ?? []), 'made_at' => Drafting::now()]);
 
         return $this->answer($plan, 201);
     }
