@@ -129,7 +129,7 @@ final class Piece
     }
 
     /**
-     * What lies on its first copy, the lowest first.
+     * What is seen to lie on its first copy, the lowest first.
      *
      * @return list<array{Polygon, Paper}> a face each, on its flat sheet
      */
@@ -137,7 +137,7 @@ final class Piece
     {
         $laid = [];
         foreach ($this->all->outfit->pieces as $added) {
-            foreach ($added->placings as $placing) {
+            foreach ($added->isBehind() ? [] : $added->placings as $placing) {
                 $chain = $this->all->outfit->chain($placing);
                 $root = $chain[count($chain) - 1];
                 foreach ($root->piece === $this->id && $root->copy === 1 ? array_keys($added->pattern()->faces) : [] as $f) {

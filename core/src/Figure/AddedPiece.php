@@ -38,6 +38,12 @@ final class AddedPiece
         return $this->figures->id;
     }
 
+    /** Whether it lies on the side of its panel that is not seen. */
+    public function isBehind(): bool
+    {
+        return in_array($this->role, ['rim', 'backing'], true);
+    }
+
     /** The same piece, of which another is the mirror image. */
     public function mirroring(string $other): self
     {

@@ -81,6 +81,16 @@ final class WritersTest extends TestCase
         self::assertSame([], ThumbnailWriter::write(self::piece())['laid']);
     }
 
+    /** A window's frame, and not the backing and the rim behind it. */
+    public function test_a_thumbnail_leaves_out_what_lies_behind_a_panel(): void
+    {
+        $window = ['id' => 'w', 'role' => 'window', 'on' => 'card/front', 'shape' => ['circle' => '30 mm']];
+        $laid = static fn (array $with): array => ThumbnailWriter::write(Sizing::ofEverything()->size(['make' => 'folded-card', 'system' => 'metric', 'holds' => ['width' => '140 mm', 'height' => '100 mm'], 'with' => [$with]])->pieces[0])['laid'];
+
+        self::assertNotSame([], $laid([...$window, 'frame' => ['width' => '5 mm']]));
+        self::assertSame($laid([...$window, 'frame' => ['width' => '5 mm']]), $laid([...$window, 'frame' => ['width' => '5 mm'], 'rim' => ['width' => '5 mm'], 'backing' => ['margin' => '6 mm']]));
+    }
+
     private static function svg(Piece $piece): DOMDocument
     {
         $svg = new DOMDocument;
