@@ -201,3 +201,22 @@ test('a hair less room gives two out of a sheet where there was one, and is offe
   await expect(tray).toContainText('2 ×')
   await expect(page.locator('[data-check][data-ok=false]')).toHaveCount(0)
 })
+
+test('of a paper without a name is asked which it is; what is cut is said only when it is', async ({ page }) => {
+  const name = own('Gull')
+  await paper(page, name, [{ width: '8 1/2 in', height: '11 in', count: 5 }])
+  const card = await design(page, own('Card'), { make: 'folded-card', holds: HOLDS, paper: { caliper: '0.3 mm' } })
+  const made = await page.request.post('/api/plans', {
+    data: { name: own('Plan'), asked: { items: [{ design: card, count: 1 }] } },
+  })
+  await page.goto(`/plans/${((await made.json()) as { id: string }).id}`)
+  const says = page.getByRole('status').filter({ hasText: /paper|cut/ })
+  await expect(says).toHaveText('Say first which paper it is cut from')
+  await page.getByLabel('The paper of these designs has no name').selectOption({ label: name })
+  await expect(says).toHaveText('One sheet to cut')
+  await page
+    .getByRole('button', { name: /Cut: book the sheet|The whole sheet is cut/ })
+    .first()
+    .click()
+  await expect(says).toHaveText('Everything is cut')
+})

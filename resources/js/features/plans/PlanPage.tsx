@@ -62,11 +62,7 @@ export function PlanPage({ id }: { id: string }) {
           <section aria-label={words('plan.sheets')} className="min-w-0">
             <h2 className="mb-2 text-xl">
               <span role="status">
-                {plan.items.length === 0
-                  ? words('plan.nothing-asked')
-                  : total === 0
-                    ? words(plan.missing.length > 0 ? 'plan.no-sheets' : 'plan.all-cut')
-                    : words('plan.sheets-in-all', { count: total })}
+                {total > 0 ? words('plan.sheets-in-all', { count: total }) : words(whyNoSheets(plan))}
               </span>
             </h2>
             {plan.sheets.length > 1 && (
@@ -96,6 +92,12 @@ export function PlanPage({ id }: { id: string }) {
       </Page>
     </div>
   )
+}
+
+function whyNoSheets(plan: Plan) {
+  if (plan.items.length === 0) return 'plan.nothing-asked'
+  if (plan.papers.some(({ entry }) => entry === null)) return 'plan.no-paper'
+  return plan.missing.length > 0 ? 'plan.no-sheets' : 'plan.all-cut'
 }
 
 interface ListsProps {
