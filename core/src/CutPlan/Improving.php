@@ -12,14 +12,17 @@ final class Improving
 
     private const TRIES = 24;
 
-    private int $seed = 20261127;
-
     /** @var array<string, true> groups of pieces that were planned exactly */
     private array $tried = [];
 
-    public static function of(Layout $layout, float $looks): Layout
+    private function __construct(private int $seed)
     {
-        return (new self)->better($layout, $looks);
+    }
+
+    /** @param int $seed another one looks at other sheets */
+    public static function of(Layout $layout, float $looks, int $seed = 20261127): Layout
+    {
+        return (new self($seed))->better($layout, $looks);
     }
 
     private function better(Layout $layout, float $looks): Layout
@@ -82,7 +85,7 @@ final class Improving
      */
     private function with(Layout $layout, array $without, array $more): Layout
     {
-        return new Layout($layout->sizes, $layout->benches, [...array_values(array_diff_key($layout->sheets, array_flip($without))), ...$more], $layout->left, $layout->looked);
+        return $layout->with([...array_values(array_diff_key($layout->sheets, array_flip($without))), ...$more]);
     }
 
     /**

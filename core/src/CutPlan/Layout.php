@@ -11,9 +11,25 @@ final readonly class Layout
      * @param list<Bench> $benches what there is, offcuts first
      * @param list<array{Bench, Laid}> $sheets
      * @param list<int> $left how many of each size lie on none
+     * @param bool $isProven whether it was found by a way that leaves none with fewer sheets out
      */
-    public function __construct(public Sizes $sizes, public array $benches, public array $sheets, public array $left, public int $looked = 0)
+    public function __construct(public Sizes $sizes, public array $benches, public array $sheets, public array $left, public int $looked = 0, public bool $isProven = false)
     {
+    }
+
+    /**
+     * @param list<array{Bench, Laid}> $sheets
+     * @param ?list<int> $left
+     */
+    public function with(array $sheets, ?array $left = null, ?bool $isProven = null): self
+    {
+        return new self($this->sizes, $this->benches, $sheets, $left ?? $this->left, $this->looked, $isProven ?? $this->isProven);
+    }
+
+    /** Without one sheet; what was the least stays it, or else fewer had done for all. */
+    public function without(Laid $sheet): self
+    {
+        return $this->with(array_values(array_filter($this->sheets, fn (array $one) => $one[1] !== $sheet)));
     }
 
     /**
@@ -131,7 +147,13 @@ final readonly class Layout
 
     public function isBetterThan(self $other): bool
     {
-        return [-array_sum($this->left), -$this->cost(), -count($this->sheets), $this->largestLeft()] > [-array_sum($other->left), -$other->cost(), -count($other->sheets), $other->largestLeft()];
+        return [...$this->need(), -$this->largestLeft()] < [...$other->need(), -$other->largestLeft()];
+    }
+
+    /** @return array{int, int, int} what is not on it, the area of full sheets and their number: the less, the better */
+    public function need(): array
+    {
+        return [array_sum($this->left), $this->cost(), count($this->sheets)];
     }
 
     /** Whether no plan can take less: nothing is left, and one sheet fewer has not the area. */

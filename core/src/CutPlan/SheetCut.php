@@ -7,8 +7,11 @@ namespace Gimbo\Core\CutPlan;
 /** One sheet, or several alike, and how it is cut. */
 final readonly class SheetCut
 {
-    /** @param int $times how many sheets are cut so */
-    public function __construct(public Stock $stock, public int $times, public Part $tree)
+    /**
+     * @param int $times how many sheets are cut so
+     * @param Laid $laid how one of them is laid
+     */
+    public function __construct(public Stock $stock, public int $times, public Part $tree, public Laid $laid)
     {
     }
 }

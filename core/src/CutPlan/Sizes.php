@@ -22,6 +22,9 @@ final readonly class Sizes
     /** @var list<?list<string>> the stock each may come out of */
     public array $stock;
 
+    /** @var list<string> what each is known by, whatever else is wanted */
+    public array $keys;
+
     /** @var list<list<array{string, int}>> the pieces of each size: ids, and how many of each */
     public array $pieces;
 
@@ -40,6 +43,9 @@ final readonly class Sizes
             $alike[$key][3] += $piece->count;
             $alike[$key][5][] = [$piece->id, $piece->count];
         }
+        foreach ($alike as $key => $size) {
+            $alike[$key][] = $key;
+        }
         usort($alike, fn (array $a, array $b) => [$b[0] * $b[1], $b[0], $b[1]] <=> [$a[0] * $a[1], $a[0], $a[1]]);
         $this->widths = array_column($alike, 0);
         $this->heights = array_column($alike, 1);
@@ -47,6 +53,7 @@ final readonly class Sizes
         $this->counts = array_column($alike, 3);
         $this->stock = array_column($alike, 4);
         $this->pieces = array_column($alike, 5);
+        $this->keys = array_column($alike, 6);
     }
 
     public function total(): int
