@@ -106,6 +106,8 @@ Route::put('plans/{plan}', [PlanController::class, 'update']);
 Route::delete('plans/{plan}', [PlanController::class, 'destroy']);
 Route::post('plans/{plan}/cut', [PlanController::class, 'cut']);
 Route::post('plans/{plan}/missed', [PlanController::class, 'missed']);
+Route::put('plans/{plan}/hand', [PlanController::class, 'hand']);
+Route::post('plans/{plan}/further', [PlanController::class, 'further']);
 Route::delete('plans/{plan}/cuts/{cut}', [PlanController::class, 'undo']);
 Route::get('plans/{plan}/plan.pdf', [PlanController::class, 'pdf']);
 Route::get('plans/{plan}/sheet-{number}.svg', [PlanController::class, 'svg'])->whereNumber('number');

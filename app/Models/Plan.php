@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $name
  * @property array<string, mixed> $asked as Planning\Asked reads it
+ * @property ?array{basis: string, laid: mixed} $found how it is laid, and of which basis; CutPlan\Found reads it
+ * @property ?array{basis: string, made: array<int, int>} $hand how many cuts are made of the sheets somebody has in hand, by their place in the plan
  * @property string $made_at ISO 8601, UTC
  */
 final class Plan extends Model
@@ -24,7 +26,7 @@ final class Plan extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['asked' => 'array'];
+    protected $casts = ['asked' => 'array', 'found' => 'array', 'hand' => 'array'];
 
     /** @return HasMany<SheetCut, $this> */
     public function cuts(): HasMany

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, int> $pieces how many came out of it, by the plan's ids
  * @property string $before what there was of the paper, JSON
  * @property string $after what there was of it then
+ * @property ?array{basis: string, laid: mixed} $found how the plan was laid before
  * @property bool $is_missed whether a cut of it was set wrong
  * @property string $cut_at ISO 8601, UTC
  */
@@ -25,5 +26,5 @@ final class SheetCut extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['sheet' => 'array', 'pieces' => 'array', 'is_missed' => 'boolean'];
+    protected $casts = ['sheet' => 'array', 'pieces' => 'array', 'found' => 'array', 'is_missed' => 'boolean'];
 }

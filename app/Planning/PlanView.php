@@ -62,7 +62,7 @@ final readonly class PlanView
             'missing' => array_map(fn (Missing $one): array => ['id' => $one->piece, 'label' => $planned->labels[$one->piece] ?? $one->piece, 'count' => $one->count, 'why' => $one->why], $planned->plan->missing),
             'shopping' => array_map(fn (array $one): array => ['width' => $this->text($one['width']), 'height' => $this->text($one['height']), 'name' => $this->paper($one['paper'])] + $one, $planned->shopping()),
             'offcuts' => array_map(fn (array $one): array => ['paper' => $this->paper($one[0]), 'width' => $this->text($one[1]->width), 'height' => $this->text($one[1]->height), 'count' => $one[2]], $planned->plan->offcuts()),
-            'cut' => array_map($this->booked(...), $planned->cuts),
+            'cut' => array_map($this->booked(...), $planned->cuts), 'laid' => $planned->laid(), 'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($planned->inHand()), array_values($planned->inHand())), 'mayImprove' => ! $planned->found->isLeast(),
         ];
     }
 

@@ -12,6 +12,7 @@ use App\Models\SheetCut;
 use App\Words\PieceName;
 use App\Words\Words;
 use Gimbo\Core\CutPlan\CutPlan;
+use Gimbo\Core\CutPlan\Found;
 use Gimbo\Core\CutPlan\Job;
 use Gimbo\Core\CutPlan\Missing;
 use Gimbo\Core\CutPlan\Planner;
@@ -55,6 +56,8 @@ final class Planned
     /** @var list<SheetCut> */
     public array $cuts;
 
+    public Found $found;
+
     public CutPlan $plan;
 
     private function __construct(public readonly Plan $kept, public readonly Asked $asked, private readonly Words $words)
@@ -62,22 +65,79 @@ final class Planned
         $this->cuts = array_values($kept->cuts()->get()->all());
     }
 
-    public static function of(Plan $plan, Drafting $drafting, Words $words): self
+    /** @param ?Found $rest what is left of a plan that was gone on from, where it is for this one */
+    public static function of(Plan $plan, Drafting $drafting, Words $words, ?Found $rest = null): self
     {
         $planned = new self($plan, Asked::read($plan->asked), $words);
         $planned->gather($drafting);
-        $planned->plan = Planner::plan($planned->job($planned->left(), $planned->stock()));
+        $job = $planned->job($planned->left(), $planned->stock());
+        $kept = $rest?->written() ?? (($plan->found['basis'] ?? null) === $planned->basis() ? $plan->found['laid'] ?? null : null);
+        $planned->become(($kept === null ? null : Found::read($job, $kept)) ?? Planner::found($job));
 
         return $planned;
     }
 
-    /** Another one whenever what is planned, what there is, or what is cut is another. */
+    private function become(Found $found): void
+    {
+        $this->found = $found;
+        $this->plan = $found->plan();
+    }
+
+    /** Looks on for a better plan: see Planner::further. */
+    public function further(int $slice): void
+    {
+        $this->become(Planner::further($this->found, $slice));
+    }
+
+    /** Keeps how it is laid, so that the same is seen and cut until something changes. */
+    public function keep(): void
+    {
+        $this->kept->found = ['basis' => $this->basis(), 'laid' => $this->found->written()];
+        $this->inHand() === [] && $this->kept->hand = null;
+        $this->kept->save();
+    }
+
+    /** @param array<int, int> $made how many cuts are made, by the sheet's place in the plan; none of what is not in hand */
+    public function takeInHand(array $made): void
+    {
+        $made = array_filter($made, fn (int $cuts) => $cuts > 0);
+        ksort($made);
+        $this->kept->hand = $made === [] ? null : ['basis' => $this->basis(), 'made' => $made];
+    }
+
+    /** @return array<int, int> how many cuts are made of the sheets that somebody has in hand, by their place in the plan */
+    public function inHand(): array
+    {
+        $hand = $this->kept->hand;
+
+        return $hand !== null && $hand['basis'] === $this->basis() ? array_intersect_key($hand['made'], $this->plan->sheets) : [];
+    }
+
+    /** Another one whenever what is planned, how it is laid, what there is, what is cut, or what is in hand is another. */
     public function stamp(): string
+    {
+        return self::mark([$this->laid(), $this->inHand()]);
+    }
+
+    /** Another one whenever another plan is to be seen; what is in hand makes none. */
+    public function laid(): string
+    {
+        return self::mark([$this->basis(), $this->found->written()]);
+    }
+
+    /** What the plan follows from: what is asked for, what there is, and what is cut already. */
+    private function basis(): string
     {
         $stock = array_map(fn (Entry $paper): string => Drawer::text($paper), $this->papers);
         $marks = array_map(fn (Design $design): string => $design->mark(), $this->designs);
 
-        return substr(hash('xxh128', (string) json_encode([$this->kept->asked, $stock, $marks, array_map(fn (SheetCut $cut) => $cut->id, $this->cuts)])), 0, 24);
+        return self::mark([$this->kept->asked, $stock, $marks, array_map(fn (SheetCut $cut) => $cut->id, $this->cuts)]);
+    }
+
+    /** @param array<mixed> $of */
+    private static function mark(array $of): string
+    {
+        return substr(hash('xxh128', json_encode($of, JSON_THROW_ON_ERROR)), 0, 24);
     }
 
     private function gather(Drafting $drafting): void

@@ -31,7 +31,7 @@ final readonly class Archive
     /** What is JSON in the database, by table. */
     private const JSON = [
         'designs' => ['document', 'drawing', 'summary'], 'revisions' => ['document'], 'points' => ['document'], 'ticks' => [], 'entries' => ['entry'],
-        'plans' => ['asked'], 'sheet_cuts' => ['sheet', 'pieces'],
+        'plans' => ['asked', 'found', 'hand'], 'sheet_cuts' => ['sheet', 'pieces', 'found'],
         'cutting_jobs' => ['cutter', 'drawing'], 'deeds' => ['answer'],
     ];
 

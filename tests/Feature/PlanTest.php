@@ -106,6 +106,50 @@ final class PlanTest extends TestCase
         self::assertSame(9, $this->stock($this->white)[0]['count']);
     }
 
+    /** What is planned for the other sheets stays when one is cut, and comes back when that is taken back; also what a longer search found. */
+    public function test_the_rest_of_a_plan_stays_as_it_is_when_a_sheet_is_cut(): void
+    {
+        $plan = $this->plan(9);
+        $looked = $this->postJson("/api/plans/{$plan['id']}/further", ['slice' => 1, 'stamp' => $plan['stamp']])->assertOk()->json();
+        $this->postJson("/api/plans/{$plan['id']}/further", ['slice' => 1, 'stamp' => 'old'])->assertStatus(409);
+        $this->postJson("/api/plans/{$plan['id']}/further", ['slice' => 0, 'stamp' => $looked['stamp']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/slice');
+        self::assertSame($looked, $this->getJson("/api/plans/{$plan['id']}")->json());
+        $number = fn (array $plan): int => array_sum(array_column($plan['sheets'], 'times'));
+        self::assertLessThanOrEqual($number($plan), $number($looked));
+        $drawn = fn (array $plan): array => array_map(fn (array $sheet) => [$sheet['times'], $sheet['tree']], $plan['sheets']);
+
+        $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => 0, 'stamp' => $looked['stamp']])->assertCreated()->json();
+        $rest = $drawn($looked);
+        $rest[0][0] > 1 ? $rest[0][0]-- : array_shift($rest);
+        self::assertSame($rest, $drawn($cut));
+        self::assertSame($cut, $this->getJson("/api/plans/{$plan['id']}")->json());
+        $undone = $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$cut['cut'][0]['id']}")->assertOk()->json();
+        self::assertSame($looked, $undone);
+    }
+
+    /** Who has begun on a sheet is seen by everybody; a second window that does not know of it is told before it takes the same sheet. */
+    public function test_a_sheet_in_hand_is_in_hand_for_everybody(): void
+    {
+        $plan = $this->plan(9);
+        [$one, $other] = [$this->sheet($plan, '297 mm'), $this->sheet($plan, '305 mm')];
+        $hand = fn (int $sheet, int $made, string $stamp) => $this->putJson("/api/plans/{$plan['id']}/hand", ['sheet' => $sheet, 'made' => $made, 'stamp' => $stamp]);
+        $first = $hand($one, 1, $plan['stamp'])->assertOk()->json();
+        self::assertSame([['sheet' => $one, 'made' => 1]], $first['hand']);
+        self::assertSame([$plan['laid'], $plan['sheets']], [$first['laid'], $first['sheets']]);
+        $hand($one, 1, $plan['stamp'])->assertStatus(409);
+        $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => $one, 'stamp' => $plan['stamp']])->assertStatus(409);
+        $hand($one, 99, $first['stamp'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/made');
+        self::assertSame($first, $this->getJson("/api/plans/{$plan['id']}")->json());
+
+        // Another sheet is cut: this one is still in hand, wherever it stands in the plan now.
+        $second = $hand($other, 1, $first['stamp'])->assertOk()->json();
+        self::assertCount(2, $second['hand']);
+        $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => $other, 'stamp' => $second['stamp']])->assertCreated()->json();
+        self::assertSame([['297 mm', 1]], array_map(fn (array $hand) => [$cut['sheets'][$hand['sheet']]['width'], $hand['made']], $cut['hand']));
+        $back = $hand($cut['hand'][0]['sheet'], 0, $cut['stamp'])->assertOk()->json();
+        self::assertSame([], $back['hand']);
+    }
+
     public function test_what_is_missing_is_on_the_shopping_list_in_sheets_of_the_size_she_names(): void
     {
         $plan = $this->plan(30);

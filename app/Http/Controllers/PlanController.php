@@ -19,9 +19,11 @@ use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
 use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\CutPlan\SheetCut as Planning;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\PlanWriter;
 use Gimbo\Core\Measure\Length;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -31,6 +33,8 @@ use Illuminate\Http\Response;
 final readonly class PlanController
 {
     private const LONGEST_NAME = 120;
+
+    private const MOST_SLICES = 1000;
 
     public function __construct(private Drafting $drafting, private Words $words)
     {
@@ -47,12 +51,12 @@ final readonly class PlanController
         $said = JsonBody::of($request)->object();
         $plan = Plan::query()->create(['name' => $this->named($said), 'asked' => $this->asked($said['asked'] ?? []), 'made_at' => Drafting::now()]);
 
-        return $this->answer($plan, 201);
+        return $this->kept($this->planned($plan), 201);
     }
 
     public function show(Plan $plan): JsonResponse
     {
-        return $this->answer($plan);
+        return $this->answer($this->planned($plan));
     }
 
     /** `{"name"?, "asked"?}` */
@@ -63,7 +67,7 @@ final readonly class PlanController
         array_key_exists('asked', $said) && $plan->asked = $this->asked($said['asked']);
         $plan->save();
 
-        return $this->answer($plan);
+        return $this->kept($this->planned($plan));
     }
 
     public function destroy(Plan $plan): JsonResponse
@@ -78,9 +82,8 @@ final readonly class PlanController
     {
         [$planned, $sheet] = $this->seen($plan, $request);
         $pieces = array_count_values(array_filter(array_map(fn (Part $leaf) => $leaf->piece, $sheet->tree->leaves()), is_string(...)));
-        $this->book($planned, $sheet->stock->id, $sheet->tree, $pieces, Drawer::offcuts($sheet->tree), false);
 
-        return $this->answer($plan, 201);
+        return $this->booked($planned, $sheet, $pieces, Drawer::offcuts($sheet->tree), false);
     }
 
     /** A cut of it was set wrong: `{"sheet", "stamp", "n": which cut, "at": the reading it was cut at}`. What came out until then counts. */
@@ -91,9 +94,33 @@ final readonly class PlanController
         [$n, $at] = [$in->count('/n', 10_000), $in->required('/at')];
         $in->throwProblems();
         $missed = Missed::of($sheet->tree, $n ?? 1, $at, $planned->asked);
-        $this->book($planned, $sheet->stock->id, $sheet->tree, $missed->pieces, $missed->offcuts, true);
 
-        return $this->answer($plan, 201);
+        return $this->booked($planned, $sheet, $missed->pieces, $missed->offcuts, true);
+    }
+
+    /** So many cuts of a sheet are made, and it is in hand; with none it is laid back: `{"sheet", "stamp", "made"}`. */
+    public function hand(Plan $plan, Request $request): JsonResponse
+    {
+        [$planned, $sheet] = $this->seen($plan, $request);
+        $made = (new FieldReader(JsonBody::of($request)->value))->count('/made', 10_000, 0) ?? 0;
+        $made <= count($sheet->tree->cuts()) || throw InvalidDocument::at('/made', Reason::of('plan.no-cut'));
+        $planned->takeInHand([(int) array_search($sheet, $planned->plan->sheets, true) => $made] + $planned->inHand());
+
+        return $this->kept($planned);
+    }
+
+    /** One slice of a longer search for fewer sheets: `{"slice": from 1, "stamp"}`. */
+    public function further(Plan $plan, Request $request): JsonResponse
+    {
+        $said = JsonBody::of($request)->object();
+        $planned = $this->planned($plan);
+        ($said['stamp'] ?? null) === $planned->stamp() || throw Overtaken::byStock();
+        $in = new FieldReader($said);
+        $slice = $in->count('/slice', self::MOST_SLICES) ?? 1;
+        $in->throwProblems();
+        $planned->further($slice);
+
+        return $this->kept($planned);
     }
 
     /** Takes a sheet back: there is again what there was, to the byte. */
@@ -102,9 +129,10 @@ final readonly class PlanController
         $paper = $cut->plan_id === $plan->id ? Entry::query()->find($cut->paper) : null;
         $paper !== null && Drawer::text($paper) === $cut->after || throw Overtaken::byCut();
         Drawer::become($paper, $cut->before);
+        $plan->found = $cut->found;
         $cut->delete();
 
-        return $this->answer($plan);
+        return $this->kept($this->planned($plan));
     }
 
     public function pdf(Plan $plan, Request $request, PlanSheets $sheets): Response
@@ -118,7 +146,7 @@ final readonly class PlanController
     }
 
     /**
-     * @return array{Planned, \Gimbo\Core\CutPlan\SheetCut}
+     * @return array{Planned, Planning}
      *
      * @throws Overtaken where the plan is not any more what was seen
      */
@@ -136,17 +164,38 @@ final readonly class PlanController
      * @param array<string, int> $pieces
      * @param list<array{Length, Length}> $offcuts
      */
-    private function book(Planned $planned, string $stock, Part $tree, array $pieces, array $offcuts, bool $isMissed): void
+    private function booked(Planned $planned, Planning $sheet, array $pieces, array $offcuts, bool $isMissed): JsonResponse
     {
-        [$id, $row] = explode(' ', $stock);
+        [$id, $row] = explode(' ', $sheet->stock->id);
         $paper = $planned->papers[$id];
         $view = new PlanView($planned, $this->words);
-        $before = Drawer::text($paper);
+        [$before, $hand] = [Drawer::text($paper), $planned->inHand()];
         Drawer::become($paper, Drawer::after($paper, $row, $offcuts));
         $planned->kept->cuts()->create([
-            'paper' => $id, 'sheet' => ['width' => $view->text($tree->width), 'height' => $view->text($tree->height)], 'pieces' => $pieces,
-            'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Drafting::now(),
+            'paper' => $id, 'sheet' => ['width' => $view->text($sheet->tree->width), 'height' => $view->text($sheet->tree->height)], 'pieces' => $pieces,
+            'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Drafting::now(), 'found' => $planned->kept->found,
         ]);
+        // What was planned for the other sheets stays; a cut that was missed leaves something else, which is planned anew.
+        $rest = Planned::of($planned->kept, $this->drafting, $this->words, $isMissed ? null : $planned->found->without($sheet));
+        $made = [];
+        foreach ($hand as $i => $cuts) {
+            $place = $planned->plan->sheets[$i] === $sheet ? null : self::placeOf($planned->plan->sheets[$i], $rest);
+            $place === null || $made[$place] = $cuts;
+        }
+        $rest->takeInHand($made);
+
+        return $this->kept($rest, 201);
+    }
+
+    private static function placeOf(Planning $sheet, Planned $in): ?int
+    {
+        foreach ($in->plan->sheets as $i => $one) {
+            if ($one->stock->id === $sheet->stock->id && PlanWriter::tree($one->tree) === PlanWriter::tree($sheet->tree)) {
+                return $i;
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, mixed> as it was said, once it was read */
@@ -177,8 +226,16 @@ final readonly class PlanController
         return Planned::of($plan, $this->drafting, $this->words);
     }
 
-    private function answer(Plan $plan, int $status = 200): JsonResponse
+    /** What was just changed: how it is laid from now on is kept with it. */
+    private function kept(Planned $planned, int $status = 200): JsonResponse
     {
-        return new JsonResponse((new PlanView($this->planned($plan), $this->words))->json(), $status);
+        $planned->keep();
+
+        return $this->answer($planned, $status);
+    }
+
+    private function answer(Planned $planned, int $status = 200): JsonResponse
+    {
+        return new JsonResponse((new PlanView($planned, $this->words))->json(), $status);
     }
 }
