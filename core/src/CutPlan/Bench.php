@@ -20,10 +20,15 @@ final readonly class Bench
     {
         $kerf = $job->trimmer->kerf->ticks;
         $lost = Hand::begins($job) + $job->margin->ticks - $kerf;
-        [$width, $height] = [$stock->width->ticks - $lost, $stock->height->ticks - $lost];
+        // A roll goes on at its far end.
+        [$width, $height] = [$stock->width->ticks - $lost, $stock->height->ticks - ($stock->isRoll ? Hand::begins($job) - $kerf : $lost)];
         $longest = $job->trimmer->longest === null ? null : $job->trimmer->longest->ticks + $kerf;
         if ($longest !== null && min($stock->width->ticks, $stock->height->ticks) + $kerf > $longest && Hand::begins($job) > 0) {
             // Not even its shorter sides can be cut along.
+            return null;
+        }
+        if ($stock->isRoll && $longest !== null && $stock->width->ticks + $kerf > $longest) {
+            // Nothing can be cut off it.
             return null;
         }
         $may = array_map(function (int $w, int $h, bool $mayTurn, ?array $only) use ($width, $height, $stock): bool {
@@ -40,9 +45,15 @@ final readonly class Bench
         return $this->width * $this->height;
     }
 
+    /** What one of it takes away of the paper, laid so: of a roll only what is cut off it. */
+    public function taken(Laid $laid): int
+    {
+        return $this->area() - ($this->stock->isRoll ? $laid->rest()?->area() ?? 0 : 0);
+    }
+
     /** Whether every cut across it can be made, wherever it lies. */
     public function isFree(): bool
     {
-        return $this->longest === null && $this->measures === null;
+        return $this->longest === null && $this->measures === null && ! $this->stock->isRoll;
     }
 }

@@ -46,13 +46,15 @@ final class Hand
         return $job->margin->isZero() ? 0 : $job->trimmer->step->times(intdiv($off + $job->trimmer->step->ticks - 1, $job->trimmer->step->ticks))->ticks + $job->trimmer->kerf->ticks;
     }
 
-    /** Which way rough edges are cut off first, where the other way the sheet is longer than the trimmer cuts: upright, or else level; null where that makes no difference. */
+    /** Which way rough edges are cut off first, where the other way the sheet is longer than the trimmer cuts, or a roll: upright, or else level; null where that makes no difference. */
     public static function trimsFirst(Stock $stock, Job $job): ?bool
     {
         $longest = $job->trimmer->longest;
 
         return match (true) {
-            $longest === null || self::begins($job) === 0 => null,
+            self::begins($job) === 0 => null,
+            $stock->isRoll => false,
+            $longest === null => null,
             $stock->height->isMoreThan($longest) => false,
             $stock->width->isMoreThan($longest) => true,
             default => null,
@@ -67,7 +69,7 @@ final class Hand
         foreach ($first === null ? [true, false] : [$first] as $isUpright) {
             $rest = self::within($rest, $isUpright, $begins, $isUpright ? $laid->width : $laid->height);
         }
-        $first === null ? self::become($rest, $laid) : self::later($rest, $laid, ! $first, $begins);
+        $first === null ? $rest->become($laid) : self::later($rest, $laid, ! $first, $begins);
     }
 
     /** Rough edges on both other sides, once what lies there is short enough to be cut along them; what is only left over keeps them. */
@@ -83,7 +85,7 @@ final class Hand
 
             return;
         }
-        self::become(self::within($rest, $isUpright, $begins, $isUpright ? $laid->width : $laid->height), $laid);
+        self::within($rest, $isUpright, $begins, $isUpright ? $laid->width : $laid->height)->become($laid);
     }
 
     /** What lies between two rough edges, once they are cut off. */
@@ -99,11 +101,6 @@ final class Hand
         }
 
         return $part;
-    }
-
-    private static function become(Laid $part, Laid $laid): void
-    {
-        [$part->isUpright, $part->at, $part->first, $part->second, $part->size] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size];
     }
 
     private function number(Laid $whole): void

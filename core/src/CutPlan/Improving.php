@@ -28,7 +28,7 @@ final class Improving
     private function better(Layout $layout, float $looks): Layout
     {
         for ($looked = 0.0; $looked < $looks && ! $layout->isLeast(); $looked += 2000) {
-            $full = array_keys(array_filter($layout->sheets, fn (array $sheet) => ! $sheet[0]->stock->isOffcut));
+            $full = array_keys(array_filter($layout->sheets, fn (array $sheet) => ! $sheet[0]->stock->isOffcut && ! $sheet[0]->stock->isRoll));
             if (count($full) < 2) {
                 break;
             }

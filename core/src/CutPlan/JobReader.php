@@ -8,6 +8,7 @@ use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Paper\Rectangle;
 
 /** Reads a job (docs/plan.md), or says everything that is wrong with it. */
@@ -59,10 +60,11 @@ final readonly class JobReader
         $stock = [];
         foreach ($this->entries('/stock') as $i) {
             $at = "/stock/$i";
-            $this->in->allowOnly($at, ['id', 'paper', 'width', 'height', 'count', 'offcut']);
+            $this->in->allowOnly($at, ['id', 'paper', 'width', 'height', 'count', 'offcut', 'roll']);
+            $height = $this->in->required("$at/height", LengthParser::limitOfRolls());
             $stock[] = new Stock(
-                $this->id("$at/id", array_map(fn (Stock $one) => $one->id, $stock)), $this->paper("$at/paper"), $this->in->required("$at/width"), $this->in->required("$at/height"),
-                $this->in->count("$at/count", self::MOST_SHEETS, 0) ?? 1, $this->flag("$at/offcut", false),
+                $this->id("$at/id", array_map(fn (Stock $one) => $one->id, $stock)), $this->paper("$at/paper"), $this->in->required("$at/width"), $height,
+                $this->in->count("$at/count", self::MOST_SHEETS, 0) ?? 1, $this->flag("$at/offcut", false), $this->flag("$at/roll", $height->isMoreThan(LengthParser::limit())),
             );
         }
 

@@ -35,6 +35,20 @@ final class Laid
         $this->second = $isUpright ? new self($this->width - $at, $this->height) : new self($this->width, $this->height - $at);
     }
 
+    /** Becomes as another one of its size is laid. */
+    public function become(self $laid): void
+    {
+        [$this->isUpright, $this->at, $this->first, $this->second, $this->size] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size];
+    }
+
+    /** Of a roll that is cut into sections from its lower end on, what stays on it: the part above the last cut; null where nothing does. */
+    public function rest(): ?self
+    {
+        for ($rest = $this; $rest->second !== null && ! $rest->isUpright; $rest = $rest->second);
+
+        return $rest->first === null && $rest->size === null ? $rest : null;
+    }
+
     /** @return list<self> what it is parted into in the end */
     public function leaves(): array
     {

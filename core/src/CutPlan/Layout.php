@@ -53,7 +53,7 @@ final readonly class Layout
                 $filled = array_sum(array_map(fn (Laid $leaf) => $leaf->size === null ? 0 : $leaf->area(), $laid->leaves()));
                 $holdsAll = count(array_filter($laid->leaves(), fn (Laid $leaf) => $leaf->size !== null)) === array_sum($counts);
                 // Of offcuts the smallest that gives anything; of sheets the smallest that gives all that is left, else the one that is used best.
-                $worth = $bench->stock->isOffcut || $holdsAll ? 2.0 : $filled / $bench->area();
+                $worth = $bench->stock->isOffcut || ($holdsAll && ! $bench->stock->isRoll) ? 2.0 : $filled / $bench->taken($laid);
                 if ($worth > $most + 1e-9) {
                     [$next, $most, $at] = [$laid, $worth, $i];
                 }
@@ -78,6 +78,9 @@ final readonly class Layout
     /** @param list<int> $counts */
     private static function fullest(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
     {
+        if ($bench->stock->isRoll) {
+            return Rolling::of($sizes, $bench, $counts, $seed * 7919, $tries, $looked);
+        }
         $some = array_keys(array_filter($counts));
         $only = count($some) === 1 && $bench->isFree() ? $some[0] : null;
         if ($only !== null && $bench->may[$only]) {
@@ -129,15 +132,15 @@ final readonly class Layout
     /** Full sheets it takes, as an area; offcuts cost nothing. */
     public function cost(): int
     {
-        return array_sum(array_map(fn (array $sheet) => $sheet[0]->stock->isOffcut ? 0 : $sheet[0]->area(), $this->sheets));
+        return array_sum(array_map(fn (array $sheet) => $sheet[0]->stock->isOffcut ? 0 : $sheet[0]->taken($sheet[1]), $this->sheets));
     }
 
     /** The largest part that is left of any sheet. */
     public function largestLeft(): int
     {
         $most = 0;
-        foreach ($this->sheets as [, $laid]) {
-            foreach ($laid->leaves() as $leaf) {
+        foreach ($this->sheets as [$bench, $laid]) {
+            foreach ($bench->stock->isRoll ? [] : $laid->leaves() as $leaf) {
                 $leaf->size === null && $most = max($most, $leaf->area());
             }
         }
@@ -160,7 +163,7 @@ final readonly class Layout
     public function isLeast(): bool
     {
         $sheets = array_filter($this->sheets, fn (array $sheet) => ! $sheet[0]->stock->isOffcut);
-        if (array_sum($this->left) > 0) {
+        if (array_sum($this->left) > 0 || array_filter($sheets, fn (array $sheet) => $sheet[0]->stock->isRoll) !== []) {
             return false;
         }
         if ($sheets === []) {

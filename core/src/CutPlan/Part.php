@@ -42,6 +42,14 @@ final readonly class Part
         return new self($width, $height, isOffcut: $isOffcut);
     }
 
+    /** Of a roll that is cut into sections from its lower end on, what stays on it; null where nothing does. */
+    public function rest(): ?self
+    {
+        for ($rest = $this; $rest->second !== null && ! $rest->isUpright; $rest = $rest->second);
+
+        return $rest->first === null && $rest->piece === null ? $rest : null;
+    }
+
     /** @return list<self> what there is in the end */
     public function leaves(): array
     {

@@ -14,4 +14,10 @@ final readonly class SheetCut
     public function __construct(public Stock $stock, public int $times, public Part $tree, public Laid $laid)
     {
     }
+
+    /** Of a roll, what stays on it; null where nothing does, or it is none. */
+    public function rest(): ?Part
+    {
+        return $this->stock->isRoll ? $this->tree->rest() : null;
+    }
 }

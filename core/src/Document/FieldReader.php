@@ -86,13 +86,13 @@ final class FieldReader
     }
 
     /** The length at the pointer; a missing one is a problem and reads as one millimetre meanwhile. */
-    public function required(string $at): Length
+    public function required(string $at, ?Length $limit = null): Length
     {
         if ($this->get($at) === null) {
             $this->problem($at, Reason::of('length.missing'));
         }
 
-        return $this->length($at) ?? Length::mm(1);
+        return $this->length($at, read: $limit === null ? null : fn (string $text): Length => LengthParser::read($text, limit: $limit)->length) ?? Length::mm(1);
     }
 
     /** @param ?Closure(string): Length $read how it is written; else as LengthParser reads */

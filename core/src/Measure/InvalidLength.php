@@ -75,7 +75,7 @@ final class InvalidLength extends RuntimeException implements CoreError
 
     public static function tooLarge(Length $limit): self
     {
-        return new self(Reason::of('length.too-large', ['limit' => $limit]));
+        return new self(Reason::of($limit->isMoreThan(LengthParser::limit()) ? 'length.roll-too-long' : 'length.too-large', ['limit' => $limit]));
     }
 
     public static function notPositive(): self

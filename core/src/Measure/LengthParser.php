@@ -12,7 +12,7 @@ namespace Gimbo\Core\Measure;
  *     decimal  := digits [("." | ",") digits] | "." digits
  *     fraction := digits ("/" | "⁄") digits | one of ¼ ½ ¾ ⅐ … ⅞
  *     separator:= spaces | any dash | and, & or +     (none needed before ¼ and its like)
- *     unit     := in, inch, ", ″, cm, mm and their longer spellings; ft, ', ′; mil, thou; µm, micron
+ *     unit     := in, inch, ", ″, cm, mm and their longer spellings; ft, ', ′, yd; m; mil, thou; µm, micron
  *
  * Digits may be of any script that counts in tens, and signs full-width. A fraction without a unit is asked about unless inches are meant.
  * Values that are no whole number of ticks (1/7 in, 0.0001 in) come to the nearest tick, 1.4 nm away at most.
@@ -43,16 +43,26 @@ final readonly class LengthParser
     /** Longer and shorter ones of a unit: how many of it, over how many. */
     private const SCALED = [
         "'" => [Unit::Inch, 12, 1], '′' => [Unit::Inch, 12, 1], '’' => [Unit::Inch, 12, 1], 'ft' => [Unit::Inch, 12, 1], 'ft.' => [Unit::Inch, 12, 1],
-        'foot' => [Unit::Inch, 12, 1], 'feet' => [Unit::Inch, 12, 1],
+        'foot' => [Unit::Inch, 12, 1], 'feet' => [Unit::Inch, 12, 1], 'yd' => [Unit::Inch, 36, 1], 'yard' => [Unit::Inch, 36, 1], 'yards' => [Unit::Inch, 36, 1],
+        'm' => [Unit::Millimetre, 1000, 1], 'metre' => [Unit::Millimetre, 1000, 1], 'metres' => [Unit::Millimetre, 1000, 1], 'meter' => [Unit::Millimetre, 1000, 1], 'meters' => [Unit::Millimetre, 1000, 1],
         'mil' => [Unit::Inch, 1, 1000], 'mils' => [Unit::Inch, 1, 1000], 'thou' => [Unit::Inch, 1, 1000],
         'µm' => [Unit::Millimetre, 1, 1000], 'μm' => [Unit::Millimetre, 1, 1000], 'um' => [Unit::Millimetre, 1, 1000],
         'micron' => [Unit::Millimetre, 1, 1000], 'microns' => [Unit::Millimetre, 1, 1000],
     ];
 
+    /** No number of a unit is larger: products of it stay within an integer. */
+    private const MOST = 1_000_000;
+
     /** Two metres: nothing that is held, cut or set in this trade is longer. */
     public static function limit(): Length
     {
         return Length::mm(2000);
+    }
+
+    /** Twenty-five metres: no roll of paper is counted as longer. */
+    public static function limitOfRolls(): Length
+    {
+        return Length::mm(25_000);
     }
 
     /**
@@ -80,8 +90,9 @@ final readonly class LengthParser
      *
      * @throws InvalidLength
      */
-    public static function read(string $text, ?Unit $bare = null): WrittenLength
+    public static function read(string $text, ?Unit $bare = null, ?Length $limit = null): WrittenLength
     {
+        $limit ??= self::limit();
         if (mb_strlen($text) > self::LONGEST_TEXT) {
             throw InvalidLength::tooLong(self::LONGEST_TEXT);
         }
@@ -98,8 +109,8 @@ final readonly class LengthParser
         } catch (InvalidLength $error) {
             throw count($parts) > 1 ? InvalidLength::unreadable($text) : $error;
         }
-        if ($written->length->isMoreThan(self::limit())) {
-            throw InvalidLength::tooLarge(self::limit());
+        if ($written->length->isMoreThan($limit)) {
+            throw InvalidLength::tooLarge($limit);
         }
 
         return $written;
@@ -225,7 +236,7 @@ final readonly class LengthParser
     private static function quotient(int $top, int $bottom, Unit $unit): Length
     {
         $whole = intdiv($top, $bottom);
-        if ($whole > 2000) {
+        if ($whole > self::MOST) {
             throw InvalidLength::tooLarge(self::limit());
         }
         $rest = ($top % $bottom) / $bottom * $unit->ticks();

@@ -179,7 +179,7 @@ final class PlannerTest extends TestCase
      * @param Json $job
      * @return Plan
      */
-    private static function planned(array $job, float $effort = 1.0): array
+    public static function planned(array $job, float $effort = 1.0): array
     {
         $written = json_encode(PlanWriter::write(Planner::plan(JobReader::read($job), $effort)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
         $complaints = Program::answer(['/usr/bin/python3', __DIR__.'/cut.py'], '[['.json_encode($job, JSON_THROW_ON_ERROR).",$written]]");

@@ -10,8 +10,7 @@ from fractions import Fraction
 
 def length(text):
     number, unit = text.rsplit(" ", 1)
-    mm = sum(Fraction(part) for part in number.split())
-    return mm * Fraction("25.4") if unit == "in" else mm
+    return sum(Fraction(part) for part in number.split()) * Fraction({"mm": "1", "m": "1000", "in": "25.4", "yd": "914.4"}[unit])
 
 
 def near(a, b):

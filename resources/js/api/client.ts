@@ -220,6 +220,12 @@ export const api = {
   cutSheet: (id: string, sheet: number, stamp: string) => send<Plan>('POST', `/plans/${id}/cut`, { sheet, stamp }),
   missSheet: (id: string, missed: { sheet: number; stamp: string; n: number; at: string }) =>
     send<Plan>('POST', `/plans/${id}/missed`, missed),
+  /** So many cuts of a sheet are made; with none it is laid back. */
+  handSheet: (id: string, hand: { sheet: number; made: number; stamp: string }) =>
+    send<Plan>('PUT', `/plans/${id}/hand`, hand),
+  /** One slice of a longer search for fewer sheets. */
+  searchPlan: (id: string, slice: number, stamp: string) =>
+    send<Plan>('POST', `/plans/${id}/further`, { slice, stamp }),
   uncut: (id: string, cut: number) => send<Plan>('DELETE', `/plans/${id}/cuts/${cut}`),
   trial: (of: 'notch' | 'caliper', measured: object) => send<Trial>('POST', `/trials/${of}`, measured),
   cutting: () => send<Cutting>('GET', '/cutting'),

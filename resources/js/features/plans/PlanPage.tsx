@@ -1,37 +1,21 @@
 import { FileText, Undo2 } from 'lucide-react'
-import { useCallback, useEffect, useState } from 'react'
-import { api, files, problemsOf, type Plan, type PlanAsked } from '@/api/client'
+import { useState } from 'react'
+import { api, files, type Plan, type PlanAsked } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ErrorNote } from '@/ui/ErrorNote'
 import { Figure } from '@/ui/Figure'
 import { Header } from '@/ui/Header'
 import { Page } from '@/ui/Main'
+import { Progress } from '@/ui/Progress'
 import { words } from '@/words'
 import { PlanAsking } from './PlanAsking'
 import { SheetWork } from './SheetWork'
+import { usePlan } from './usePlan'
 
 /** One cutting plan: what is asked of it in a sentence, its sheets cut by cut, what is missing, left and cut already. */
 export function PlanPage({ id }: { id: string }) {
-  const [plan, setPlan] = useState<Plan | null>(null)
-  const [trouble, setTrouble] = useState<{ at: string; message: string } | null>(null)
+  const { plan, trouble, act, madeOf, makeCuts, search, searched, stopSearch } = usePlan(id)
   const [shown, setShown] = useState(0)
-  const say = useCallback((error: unknown) => setTrouble(problemsOf(error)[0] ?? null), [])
-  const load = useCallback(() => api.plan(id).then(setPlan, say), [id, say])
-  useEffect(() => {
-    void load()
-  }, [load])
-  /** What was refused because something changed elsewhere is looked at anew; the note stays. */
-  const act = async (done: Promise<Plan>): Promise<boolean> => {
-    setTrouble(null)
-    try {
-      setPlan(await done)
-      return true
-    } catch (error) {
-      say(error)
-      await api.plan(id).then(setPlan, () => undefined)
-      return false
-    }
-  }
   if (!plan)
     return (
       <div className="flex h-full flex-col">
@@ -39,7 +23,7 @@ export function PlanPage({ id }: { id: string }) {
         <Page title={words('plans.title')}>{trouble && <ErrorNote>{trouble.message}</ErrorNote>}</Page>
       </div>
     )
-  const ask = (asked: PlanAsked) => act(api.putPlan(id, { asked: { ...plan.asked, ...asked } }))
+  const ask = (asked: PlanAsked) => act((seen) => api.putPlan(id, { asked: { ...seen.asked, ...asked } }))
   const at = Math.min(shown, plan.sheets.length - 1)
   const sheet = plan.sheets[at]
   const total = plan.sheets.reduce((sum, { times }) => sum + times, 0)
@@ -55,22 +39,35 @@ export function PlanPage({ id }: { id: string }) {
           plan={plan}
           trouble={trouble?.at.startsWith('/asked') ? trouble : null}
           onAsk={ask}
-          onName={(name) => act(api.putPlan(id, { name }))}
+          onName={(name) => act(() => api.putPlan(id, { name }))}
         />
         {trouble && !trouble.at.startsWith('/asked') && <ErrorNote>{trouble.message}</ErrorNote>}
         <div className="plan-columns">
           <section aria-label={words('plan.sheets')} className="min-w-0">
-            <h2 className="mb-2 text-xl">
-              <span role="status">
-                {total > 0 ? words('plan.sheets-in-all', { count: total }) : words(whyNoSheets(plan))}
-              </span>
-            </h2>
+            <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+              <h2 className="text-xl">
+                <span role="status">
+                  {total > 0 ? words('plan.sheets-in-all', { count: total }) : words(whyNoSheets(plan))}
+                </span>
+              </h2>
+              {total > 1 && plan.mayImprove && searched === null && (
+                <button type="button" className="quiet-button text-live" onClick={() => void search()}>
+                  {words('plan.look-longer')}
+                </button>
+              )}
+            </div>
+            {searched !== null && (
+              <div className="mb-3">
+                <Progress label={words('plan.looking')} share={searched} onStop={stopSearch} />
+              </div>
+            )}
             {plan.sheets.length > 1 && (
               <ol className="mb-3 flex flex-wrap gap-2">
                 {plan.sheets.map((one, i) => (
                   <li key={i}>
                     <button type="button" className="sheet-chip" aria-pressed={i === at} onClick={() => setShown(i)}>
                       {words('plan.sheet-chip', { n: i + 1, paper: one.paper, times: one.times })}
+                      {madeOf(i) > 0 && ` · ${words('plan.in-hand')}`}
                     </button>
                   </li>
                 ))}
@@ -78,16 +75,20 @@ export function PlanPage({ id }: { id: string }) {
             )}
             {sheet && (
               <SheetWork
-                key={`${plan.stamp} ${at}`}
+                key={`${plan.laid} ${at}`}
                 sheet={sheet}
                 number={at + 1}
                 of={plan.sheets.length}
-                onCut={() => act(api.cutSheet(id, at, plan.stamp))}
-                onMissed={(n, reading) => act(api.missSheet(id, { sheet: at, stamp: plan.stamp, n, at: reading }))}
+                made={madeOf(at)}
+                onMade={(made) => makeCuts(at, made)}
+                onCut={() => act((seen) => api.cutSheet(id, at, seen.stamp))}
+                onMissed={(n, reading) =>
+                  act((seen) => api.missSheet(id, { sheet: at, stamp: seen.stamp, n, at: reading }))
+                }
               />
             )}
           </section>
-          <Lists plan={plan} onUndo={(cut) => void act(api.uncut(id, cut))} onAsk={ask} />
+          <Lists plan={plan} onUndo={(cut) => void act(() => api.uncut(id, cut))} onAsk={ask} />
         </div>
       </Page>
     </div>

@@ -9,16 +9,19 @@ interface SheetWorkProps {
   sheet: PlanSheet
   number: number
   of: number
+  /** How many of its cuts are made. */
+  made: number
+  onMade: (made: number) => void
   onCut: () => Promise<boolean>
   onMissed: (n: number, reading: string) => Promise<boolean>
 }
 
 /** A sheet cut step by step: to scale, the cut the hand is at, one press for each, the last one books it. */
-export function SheetWork({ sheet, number, of, onCut, onMissed }: SheetWorkProps) {
-  const [step, setStep] = useState(0)
+export function SheetWork({ sheet, number, of, made, onMade, onCut, onMissed }: SheetWorkProps) {
   const [isMissing, setMissing] = useState(false)
   const [reading, setReading] = useState('')
   const [isBusy, setBusy] = useState(false)
+  const step = Math.min(made, Math.max(0, sheet.cuts.length - 1))
   const cut = sheet.cuts[step]
   const name = words('plan.sheet', {
     n: number,
@@ -76,7 +79,7 @@ export function SheetWork({ sheet, number, of, onCut, onMissed }: SheetWorkProps
         )}
         <div className="mt-4 flex flex-wrap items-center gap-2">
           {step > 0 && (
-            <button type="button" className="quiet-button" onClick={() => setStep(step - 1)}>
+            <button type="button" className="quiet-button" onClick={() => onMade(step - 1)}>
               <ChevronLeft aria-hidden="true" className="size-5" /> {words('work.back')}
             </button>
           )}
@@ -84,7 +87,7 @@ export function SheetWork({ sheet, number, of, onCut, onMissed }: SheetWorkProps
             type="button"
             className="full-button"
             disabled={isBusy}
-            onClick={() => (isLast ? act(onCut()) : setStep(step + 1))}
+            onClick={() => (isLast ? act(onCut()) : onMade(step + 1))}
           >
             <Check aria-hidden="true" className="size-5" /> {words(isLast ? 'plan.book' : 'plan.next-cut')}
           </button>

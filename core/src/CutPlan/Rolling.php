@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/**
+ * Lays pieces on a roll: section after section is cut off across its whole width, each as long as one of the pieces is, or two of them one
+ * behind the other; of these the one that is filled best. Derived here.
+ */
+final class Rolling
+{
+    /** Lengths of a section that are tried. */
+    private const MOST_LENGTHS = 40;
+
+    private int $looked = 0;
+
+    private function __construct(private readonly Sizes $sizes, private readonly Bench $bench, private readonly int $seed)
+    {
+    }
+
+    /**
+     * @param list<int> $counts of each size
+     * @param int $looked raised by how many sizes were looked at
+     * @return ?Laid null where nothing comes off it
+     */
+    public static function of(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
+    {
+        $rolling = new self($sizes, $bench, $seed);
+        $laid = $rolling->laid($counts, $tries);
+        $looked += $rolling->looked;
+
+        return $laid;
+    }
+
+    /** @param list<int> $counts */
+    private function laid(array $counts, int $tries): ?Laid
+    {
+        $rest = $root = new Laid($this->bench->width, $this->bench->height);
+        while (($section = $this->section($counts, $rest->height, $tries)) !== null) {
+            if ($section->height < $rest->height) {
+                $rest->cut(false, $section->height);
+                $rest->first?->become($section);
+            } else {
+                $rest->become($section);
+            }
+            foreach ($section->leaves() as $leaf) {
+                $leaf->size === null || $counts[$leaf->size]--;
+            }
+            $counts = array_values($counts);
+            if ($rest->second === null || $section->height >= $rest->height) {
+                break;
+            }
+            $rest = $rest->second;
+        }
+
+        return $root->first === null && $root->size === null ? null : $root;
+    }
+
+    /**
+     * The section that is filled best; of those alike the longest.
+     *
+     * @param list<int> $counts
+     */
+    private function section(array $counts, int $most, int $tries): ?Laid
+    {
+        [$best, $filled] = [null, 0.0];
+        foreach ($this->lengths($counts, $most) as $n => $length) {
+            $filling = new Filling($this->sizes, $this->bench->longest, $this->bench->measures, $this->seed + $n, $this->bench->trimsFirst);
+            $laid = $filling->best($this->bench->width, $length, $counts, $this->bench->may, max(2, intdiv($tries, 4)));
+            $this->looked += $filling->looked;
+            $share = $laid === null ? 0.0 : Layout::filledOf($laid) / $laid->area();
+            if ($laid !== null && ($share > $filled + 1e-9 || ($share > $filled - 1e-9 && $laid->height > ($best->height ?? 0)))) {
+                [$best, $filled] = [$laid, $share];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<int> $counts
+     * @return list<int>
+     */
+    private function lengths(array $counts, int $most): array
+    {
+        $sides = [];
+        foreach ($counts as $s => $count) {
+            if ($count > 0) {
+                $sides[$this->sizes->heights[$s]] = true;
+                $this->sizes->mayTurn[$s] && $sides[$this->sizes->widths[$s]] = true;
+            }
+        }
+        $sides = array_keys($sides);
+        $lengths = array_fill_keys($sides, true);
+        foreach ($sides as $i => $one) {
+            foreach (array_slice($sides, $i) as $other) {
+                count($lengths) < self::MOST_LENGTHS && $lengths[$one + $other] = true;
+            }
+        }
+        $far = $this->bench->measures ?? $most;
+
+        return array_values(array_filter(array_keys($lengths), fn (int $length) => $length <= $most && $length <= $far));
+    }
+}
