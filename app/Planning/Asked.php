@@ -13,7 +13,7 @@ use Gimbo\Core\Paper\Rectangle;
 /**
  * What a maker asks a plan for: how many of which designs, and what else she says of it.
  *
- * `{"items": [{"design", "count"}], "papers": {name: entry}, "kerf", "longest", "margin", "keep": {"width", "height"}, "spare", "buy": {entry: {"width", "height"}}}`
+ * `{"items": [{"design", "count"}], "papers": {name: entry}, "kerf", "longest", "measures", "margin", "keep": {"width", "height"}, "spare", "buy": {entry: {"width", "height"}}}`
  */
 final readonly class Asked
 {
@@ -29,7 +29,7 @@ final readonly class Asked
      * @param array<string, Rectangle> $buy the size sheets are bought in, by entry
      */
     private function __construct(
-        public array $items, public array $papers, public Length $kerf, public ?Length $longest, public Length $margin, public Rectangle $keep, public int $spare, public array $buy,
+        public array $items, public array $papers, public Length $kerf, public ?Length $longest, public ?Length $measures, public Length $margin, public Rectangle $keep, public int $spare, public array $buy,
     ) {
     }
 
@@ -37,7 +37,7 @@ final readonly class Asked
     public static function read(mixed $document): self
     {
         $in = new FieldReader($document);
-        $in->allowOnly('', ['items', 'papers', 'kerf', 'longest', 'margin', 'keep', 'spare', 'buy']);
+        $in->allowOnly('', ['items', 'papers', 'kerf', 'longest', 'measures', 'margin', 'keep', 'spare', 'buy']);
         $in->allowOnly('/keep', ['width', 'height']);
         $given = $in->get('/items') ?? [];
         if (! is_array($given) || ! array_is_list($given) || count($given) > self::MOST_ITEMS) {
@@ -56,7 +56,7 @@ final readonly class Asked
         }
         $keep = new Rectangle($in->length('/keep/width') ?? Length::inches(1), $in->length('/keep/height') ?? Length::inches(2));
         $asked = new self(
-            $items, is_array($papers) ? array_filter($papers, is_string(...)) : [], $in->length('/kerf', mayBeZero: true) ?? Length::zero(), $in->length('/longest'),
+            $items, is_array($papers) ? array_filter($papers, is_string(...)) : [], $in->length('/kerf', mayBeZero: true) ?? Length::zero(), $in->length('/longest'), $in->length('/measures'),
             $in->length('/margin', mayBeZero: true) ?? Length::zero(), $keep, $in->count('/spare', self::MOST_SPARE, 0) ?? 1, $buy,
         );
         $in->throwProblems();

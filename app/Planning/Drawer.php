@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Entry;
-use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\CutPlan\Stock;
 use Gimbo\Core\Library\StockReader;
 use Gimbo\Core\Measure\Length;
@@ -46,35 +45,41 @@ final class Drawer
     /** @return list<Stock> its id is `entry row` */
     public static function stock(Entry $paper): array
     {
-        return array_map(fn (array $row): Stock => new Stock("$paper->id {$row['id']}", $paper->id, LengthParser::parse($row['width']), LengthParser::parse($row['height']), $row['count'], $row['offcut']), self::rows($paper));
+        return array_map(fn (array $row): Stock => new Stock("$paper->id {$row['id']}", $paper->id, self::length($row['width']), self::length($row['height']), $row['count'], $row['offcut'], isset($row['roll'])), self::rows($paper));
     }
 
     /**
-     * One sheet less of a row, and what is left of it put with the offcuts.
+     * One sheet less of a row, and what is left of it put with the offcuts; of a roll what stays on it.
      *
-     * @param list<array{Length, Length}> $offcuts
      * @return list<Row>
      */
-    public static function after(Entry $paper, string $row, array $offcuts): array
+    public static function after(Entry $paper, string $row, CameOut $came): array
     {
         $rows = [];
         $place = '';
+        $system = System::from(is_string($paper->entry['system'] ?? null) ? $paper->entry['system'] : 'imperial');
         foreach (self::rows($paper) as $one) {
             $isCut = $one['id'] === $row;
             $isCut && $place = $one['place'];
             $count = $one['count'] - ($isCut ? 1 : 0);
+            if ($isCut && $came->rest !== null) {
+                $rest = array_replace($one, ['height' => self::written($came->rest, $system), 'count' => 1]);
+                $rows[] = $count === 0 ? $rest : array_replace($one, ['count' => $count]);
+                $count === 0 || $rows[] = array_replace($rest, ['id' => StockReader::free([...array_column(self::rows($paper), 'id'), ...array_column($rows, 'id')])]);
+
+                continue;
+            }
             // A size of sheets is known also when there is none; an offcut is gone.
             if (! $one['offcut'] || $count > 0) {
-                $rows[] = ['id' => $one['id'], 'width' => $one['width'], 'height' => $one['height'], 'count' => $count, 'offcut' => $one['offcut'], 'place' => $one['place']];
+                $rows[] = array_replace($one, ['count' => $count]);
             }
         }
-        $system = System::from(is_string($paper->entry['system'] ?? null) ? $paper->entry['system'] : 'imperial');
-        foreach ($offcuts as [$width, $height]) {
+        foreach ($came->offcuts as [$width, $height]) {
             [$w, $h] = array_map(fn (Length $side): string => self::written($side, $system), [$width, $height]);
             $more = ['id' => StockReader::free(array_column($rows, 'id')), 'width' => $w, 'height' => $h, 'count' => 1, 'offcut' => true, 'place' => $place];
             foreach ($rows as $i => $one) {
                 if ($one['offcut'] && [$one['width'], $one['height']] === [$w, $h]) {
-                    $rows[$i] = ['id' => $one['id'], 'width' => $w, 'height' => $h, 'count' => $one['count'] + 1, 'offcut' => true, 'place' => $one['place']];
+                    $rows[$i] = array_replace($one, ['count' => $one['count'] + 1]);
 
                     continue 2;
                 }
@@ -85,17 +90,16 @@ final class Drawer
         return $rows;
     }
 
+    private static function length(string $text): Length
+    {
+        return LengthParser::read($text, limit: LengthParser::limitOfRolls())->length;
+    }
+
     /** In the paper's system where it is exact there, else as exactly as it can be said. */
     private static function written(Length $length, System $system): string
     {
         $text = LengthFormatter::for($system)->text($length);
 
-        return LengthParser::parse($text)->equals($length) ? $text : round($length->toMillimetres(), 3).' mm';
-    }
-
-    /** @return list<array{Length, Length}> of a cut sheet, what is worth keeping */
-    public static function offcuts(Part $tree): array
-    {
-        return array_values(array_map(fn (Part $leaf): array => [$leaf->width, $leaf->height], array_filter($tree->leaves(), fn (Part $leaf) => $leaf->isOffcut)));
+        return self::length($text)->equals($length) ? $text : round($length->toMillimetres(), 3).' mm';
     }
 }

@@ -22,6 +22,9 @@ use Gimbo\Core\Measure\System;
  */
 final readonly class PlanView
 {
+    /** Millimetres. */
+    private const SEEN_OF_A_ROLL = 60.0;
+
     private LengthFormatter $figures;
 
     private LengthFormatter $others;
@@ -85,21 +88,33 @@ final readonly class PlanView
 
         return [
             'paper' => $this->paper($paper), 'colour' => $entry->entry['colour'] ?? null, 'width' => $this->text($sheet->stock->width), 'height' => $this->text($sheet->stock->height),
-            'isOffcut' => $sheet->stock->isOffcut, 'place' => $kept['place'], 'times' => $sheet->times, 'tree' => $this->tree($sheet->tree), 'cuts' => $this->cuts($sheet->tree),
+            'isOffcut' => $sheet->stock->isOffcut, 'place' => $kept['place'], 'times' => $sheet->times, 'tree' => $this->tree($sheet->tree, $sheet->rest()), 'roll' => $this->roll($sheet), 'cuts' => $this->cuts($sheet->tree),
             'scores' => array_map($this->scoreFirst(...), ScoreFirst::of($sheet->tree, $this->planned->sized)),
             'pieces' => array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id], 'label' => $this->planned->labels[$id], 'count' => $count], array_keys($counts), array_values($counts)),
         ];
     }
 
-    /** @return Json in millimetres, with what each part is */
-    private function tree(Part $part): array
+    /** @return ?Json of a roll, how much is cut off it and how much stays */
+    private function roll(SheetCut $sheet): ?array
     {
-        $size = ['width' => round($part->width->toMillimetres(), 4), 'height' => round($part->height->toMillimetres(), 4)];
+        $rest = $sheet->rest()->height ?? Length::zero();
+
+        return $sheet->stock->isRoll ? ['taken' => $this->text($sheet->stock->height->minus($rest)), 'rest' => $this->text($rest)] : null;
+    }
+
+    /**
+     * @param ?Part $rest what stays on a roll: only so much of it is drawn
+     * @return Json in millimetres, with what each part is
+     */
+    private function tree(Part $part, ?Part $rest = null): array
+    {
+        $hidden = $rest === null ? 0.0 : max(0.0, $rest->height->toMillimetres() - self::SEEN_OF_A_ROLL);
+        $size = ['width' => round($part->width->toMillimetres(), 4), 'height' => round($part->height->toMillimetres() - $hidden, 4)];
         if ($part->first === null || $part->second === null || $part->at === null) {
             return $size + ['letter' => $part->piece === null ? null : $this->letters[$part->piece], 'isOffcut' => $part->isOffcut, 'text' => $this->words->sentence('size.pair', ['width' => $this->text($part->width), 'height' => $this->text($part->height)])];
         }
 
-        return $size + ['n' => $part->number, 'isUpright' => $part->isUpright, 'at' => round($part->at->toMillimetres(), 4), 'parts' => [$this->tree($part->first), $this->tree($part->second)]];
+        return $size + ['n' => $part->number, 'isUpright' => $part->isUpright, 'at' => round($part->at->toMillimetres(), 4), 'parts' => [$this->tree($part->first), $this->tree($part->second, $rest)]];
     }
 
     /** @return list<Json> the cuts in the order of the hand, in words */

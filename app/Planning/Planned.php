@@ -208,7 +208,7 @@ final class Planned
     {
         $first = array_values($this->sized)[0] ?? null;
 
-        return new Job($pieces, $stock, new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest), $this->asked->margin, $this->asked->keep);
+        return new Job($pieces, $stock, new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest, $this->asked->measures), $this->asked->margin, $this->asked->keep);
     }
 
     /**
@@ -232,7 +232,7 @@ final class Planned
                 $piece = $this->plan->job->wanted($one->piece);
                 $piece === null || $pieces[] = new Wanted($piece->id, $piece->width, $piece->height, $one->count, $paper->id, $piece->mayTurn);
             }
-            $bought = Planner::plan($this->job($pieces, [new Stock('new', $paper->id, $width, $height, self::MANY)]), 0.3);
+            $bought = Planner::plan($this->job($pieces, [new Stock('new', $paper->id, $width, $height, self::MANY, isRoll: $size === null && $sheet?->isRoll === true)]), 0.3);
             $shopping[] = [
                 'paper' => $paper->id, 'width' => $width, 'height' => $height, 'count' => $bought->used()['new'] ?? 0, 'spare' => $this->asked->spare,
                 'tooLarge' => array_map(fn (Missing $one): string => $this->labels[$one->piece] ?? $one->piece, $bought->missing),

@@ -24,6 +24,9 @@
     @foreach ($plan['sheets'] as $i => $sheet)
       <div class="sheet">
         <h2>{{ $words->sentence('plan.sheet', ['n' => $i + 1, 'paper' => $sheet['paper'], 'width' => $sheet['width'], 'height' => $sheet['height'], 'times' => $sheet['times']]) }}{{ $sheet['place'] === '' ? '' : ' · '.$sheet['place'] }}</h2>
+        @if ($sheet['roll'] !== null)
+          <p>{{ $words->sentence('plan.of-a-roll', $sheet['roll']) }}</p>
+        @endif
         <table><tr>
           <td style="width: 84mm; border: 0"><img src="{{ $pictures[$i] }}"></td>
           <td style="border: 0"><table>
@@ -34,6 +37,17 @@
         </tr></table>
       </div>
     @endforeach
+    @foreach ($plan['papers'] as $paper)
+      @if ($paper['entry'] === null)
+        <p><strong>{{ $words->sentence('plan.no-paper') }}</strong>: {{ $paper['named'] === '' ? $words->sentence('plan.paper-unnamed') : $paper['named'] }}</p>
+      @endif
+    @endforeach
+    @if ($plan['missing'] !== [])
+      <h2>{{ $words->sentence('plan.missing') }}</h2>
+      @foreach ($plan['missing'] as $one)
+        <p>{{ $words->sentence('plan.missing.'.$one['why'], ['count' => $one['count'], 'piece' => $one['label']]) }}</p>
+      @endforeach
+    @endif
     @if ($plan['shopping'] !== [])
       <h2>{{ $words->sentence('plan.shopping') }}</h2>
       <table>

@@ -150,6 +150,31 @@ final class PlanTest extends TestCase
         self::assertSame([], $back['hand']);
     }
 
+    /** What is cut off a roll shortens it; set wrong, it is shorter by what was really cut off; taken back, it is as long as it was. */
+    public function test_a_roll_becomes_shorter_by_what_is_cut_off_it(): void
+    {
+        $id = $this->start('Kraft card', ['paper' => ['caliper' => '0.3 mm', 'name' => 'Kraft'], 'with' => []] + self::CARD);
+        $kraft = $this->paper('Kraft', [['width' => '300 mm', 'height' => '10 m', 'count' => 2, 'roll' => true, 'place' => 'shelf']]);
+        $this->putJson("/api/library/papers/$kraft/stock", ['stock' => [['width' => '300 mm', 'height' => '26 m', 'count' => 1, 'roll' => true]]])->assertUnprocessable()->assertJsonPath('errors.0.at', '/stock/0/height');
+        $before = $this->stockOf($kraft);
+        $plan = $this->postJson('/api/plans', ['name' => 'Roll', 'asked' => ['items' => [['design' => $id, 'count' => 20]]]])->assertCreated()->json();
+        self::assertSame(['taken' => '2100 mm', 'rest' => '7900 mm'], $plan['sheets'][0]['roll']);
+        $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => 0, 'stamp' => $plan['stamp']])->assertCreated()->json();
+        self::assertSame([20], array_column($cut['cut'][0]['pieces'], 'count'));
+        self::assertSame([['10000 mm', 1], ['7900 mm', 1]], array_map(fn (array $row) => [$row['height'], $row['count']], $this->stock($kraft)));
+        $plan = $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$cut['cut'][0]['id']}")->assertOk()->json();
+        self::assertSame($before, $this->stockOf($kraft));
+
+        $missed = $this->postJson("/api/plans/{$plan['id']}/missed", ['sheet' => 0, 'stamp' => $plan['stamp'], 'n' => 1, 'at' => '100 mm'])->assertCreated()->json();
+        self::assertSame([], $missed['cut'][0]['pieces']);
+        self::assertSame([['10000 mm', false], ['9900 mm', false], ['300 mm', true]], array_map(fn (array $row) => [$row['offcut'] ? $row['width'] : $row['height'], $row['offcut']], $this->stock($kraft)));
+
+        $csv = (string) $this->get('/api/library/stock.csv')->assertOk()->getContent();
+        self::assertStringContainsString('Kraft,"300 mm","10000 mm",1,no,shelf,yes', $csv);
+        $this->postJson('/api/library/stock/take', ['csv' => str_replace('9900 mm', '9 m', $csv)])->assertCreated();
+        self::assertSame(['10000 mm', '9000 mm', '100 mm'], array_column($this->stock($kraft), 'height'));
+    }
+
     public function test_what_is_missing_is_on_the_shopping_list_in_sheets_of_the_size_she_names(): void
     {
         $plan = $this->plan(30);

@@ -13,18 +13,16 @@ use App\Models\Plan;
 use App\Models\SheetCut;
 use App\Overtaken;
 use App\Planning\Asked;
+use App\Planning\CameOut;
 use App\Planning\Drawer;
-use App\Planning\Missed;
 use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
-use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\CutPlan\SheetCut as Planning;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\PlanWriter;
-use Gimbo\Core\Measure\Length;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -81,9 +79,8 @@ final readonly class PlanController
     public function cut(Plan $plan, Request $request): JsonResponse
     {
         [$planned, $sheet] = $this->seen($plan, $request);
-        $pieces = array_count_values(array_filter(array_map(fn (Part $leaf) => $leaf->piece, $sheet->tree->leaves()), is_string(...)));
 
-        return $this->booked($planned, $sheet, $pieces, Drawer::offcuts($sheet->tree), false);
+        return $this->booked($planned, $sheet, CameOut::whole($sheet, $planned->asked), false);
     }
 
     /** A cut of it was set wrong: `{"sheet", "stamp", "n": which cut, "at": the reading it was cut at}`. What came out until then counts. */
@@ -93,9 +90,8 @@ final readonly class PlanController
         $in = new FieldReader(JsonBody::of($request)->value);
         [$n, $at] = [$in->count('/n', 10_000), $in->required('/at')];
         $in->throwProblems();
-        $missed = Missed::of($sheet->tree, $n ?? 1, $at, $planned->asked);
 
-        return $this->booked($planned, $sheet, $missed->pieces, $missed->offcuts, true);
+        return $this->booked($planned, $sheet, CameOut::missed($sheet, $n ?? 1, $at, $planned->asked), true);
     }
 
     /** So many cuts of a sheet are made, and it is in hand; with none it is laid back: `{"sheet", "stamp", "made"}`. */
@@ -160,19 +156,15 @@ final readonly class PlanController
         return [$planned, (is_int($index) ? $planned->plan->sheets[$index] ?? null : null) ?? throw InvalidDocument::at('/sheet', Reason::of('plan.no-sheet'))];
     }
 
-    /**
-     * @param array<string, int> $pieces
-     * @param list<array{Length, Length}> $offcuts
-     */
-    private function booked(Planned $planned, Planning $sheet, array $pieces, array $offcuts, bool $isMissed): JsonResponse
+    private function booked(Planned $planned, Planning $sheet, CameOut $came, bool $isMissed): JsonResponse
     {
         [$id, $row] = explode(' ', $sheet->stock->id);
         $paper = $planned->papers[$id];
         $view = new PlanView($planned, $this->words);
         [$before, $hand] = [Drawer::text($paper), $planned->inHand()];
-        Drawer::become($paper, Drawer::after($paper, $row, $offcuts));
+        Drawer::become($paper, Drawer::after($paper, $row, $came));
         $planned->kept->cuts()->create([
-            'paper' => $id, 'sheet' => ['width' => $view->text($sheet->tree->width), 'height' => $view->text($sheet->tree->height)], 'pieces' => $pieces,
+            'paper' => $id, 'sheet' => ['width' => $view->text($sheet->tree->width), 'height' => $view->text($sheet->tree->height)], 'pieces' => $came->pieces,
             'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Drafting::now(), 'found' => $planned->kept->found,
         ]);
         // What was planned for the other sheets stays; a cut that was missed leaves something else, which is planned anew.

@@ -12,7 +12,8 @@ use Gimbo\Core\Library\StockReader;
 use Gimbo\Core\Measure\Unit;
 
 /**
- * What there is of every paper as CSV: `paper,width,height,count,offcut,place`, lengths with their unit, `offcut` yes or no.
+ * What there is of every paper as CSV: `paper,width,height,count,offcut,place`, lengths with their unit, `offcut` yes or no;
+ * where there are rolls, a column `roll` more, yes or no.
  *
  * Taken in whole or not at all: every line that is wrong is named.
  *
@@ -26,13 +27,19 @@ final class StockCsv
     public static function write(array $papers): string
     {
         $rows = [];
+        $hasRolls = array_filter($papers, fn (array $of) => array_filter($of, fn (array $row) => isset($row['roll'])) !== []) !== [];
         foreach ($papers as $name => $of) {
             foreach ($of as $row) {
-                $rows[] = [(string) $name, $row['width'], $row['height'], (string) $row['count'], $row['offcut'] ? 'yes' : 'no', $row['place']];
+                $rows[] = [(string) $name, $row['width'], $row['height'], (string) $row['count'], $row['offcut'] ? 'yes' : 'no', $row['place'], ...($hasRolls ? [isset($row['roll']) ? 'yes' : 'no'] : [])];
             }
         }
 
-        return CsvTable::write(self::COLUMNS, $rows);
+        return CsvTable::write([...self::COLUMNS, ...($hasRolls ? ['roll'] : [])], $rows);
+    }
+
+    private static function isYes(string $cell): bool
+    {
+        return in_array(mb_strtolower($cell), ['yes', '1', 'true'], true);
     }
 
     /**
@@ -59,7 +66,7 @@ final class StockCsv
             }
             // A file says its units: a bare number could be either.
             $bare = array_filter([$row['width'], $row['height']], fn (string $typed) => preg_match('/^[\d.,\/ ]+$/', $typed) === 1);
-            $in = new FieldReader(['stock' => [['width' => $row['width'], 'height' => $row['height'], 'count' => preg_match('/^\d{1,6}$/', $row['count']) === 1 ? (int) $row['count'] : $row['count'], 'offcut' => in_array(mb_strtolower($row['offcut']), ['yes', '1', 'true'], true), 'place' => $row['place']]]]);
+            $in = new FieldReader(['stock' => [['width' => $row['width'], 'height' => $row['height'], 'count' => preg_match('/^\d{1,6}$/', $row['count']) === 1 ? (int) $row['count'] : $row['count'], 'offcut' => self::isYes($row['offcut']), 'roll' => self::isYes($row['roll'] ?? ''), 'place' => $row['place']]]]);
             try {
                 $bare === [] || throw InvalidDocument::at('', Reason::of('length.unit-missing', ['text' => Reason::quote(array_values($bare)[0])]));
                 $read = StockReader::read($in, Unit::Millimetre);

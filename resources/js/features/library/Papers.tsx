@@ -40,12 +40,12 @@ export function Papers({ papers }: { papers: PaperStock[] }) {
                 {paper.weight !== null && `${words(`weight.${paper.basis}`, { weight: paper.weight })} · `}
                 <Figure text={paper.caliper} /> {words('papers.thick')}
               </p>
-              <Stock paper={paper} />
               {paper.width && paper.height && (
                 <p className="text-soft">
                   {words('papers.sheet')} <Pair width={paper.width} height={paper.height} />
                 </p>
               )}
+              <Stock paper={paper} />
             </span>
             <span className="px-2 pb-1">
               <RowButtons form={form} entry={paper} />

@@ -41,6 +41,7 @@ export function Stock({ paper }: { paper: PaperStock }) {
             <span className="font-semibold">{row.count}</span> × <Figure text={row.width} /> ×{' '}
             <Figure text={row.height} />
             {row.offcut && <span className="text-soft"> · {words('stock.offcut')}</span>}
+            {row.roll && <span className="text-soft"> · {words('stock.roll')}</span>}
             {row.place && <span className="text-soft"> · {row.place}</span>}
           </li>
         ))}
@@ -78,12 +79,12 @@ export function Stock({ paper }: { paper: PaperStock }) {
             />
           ))}
           <div className="flex flex-wrap gap-2">
-            {(['sheet', 'offcut'] as const).map((kind) => (
+            {(['sheet', 'offcut', 'roll'] as const).map((kind) => (
               <button
                 key={kind}
                 type="button"
                 className="quiet-button text-live"
-                onClick={() => setDraft([...(draft ?? []), { ...blank(paper), offcut: kind === 'offcut' }])}
+                onClick={() => setDraft([...(draft ?? []), blank(paper, kind)])}
               >
                 <Plus aria-hidden="true" className="size-5" /> {words(`stock.add.${kind}`)}
               </button>
@@ -103,13 +104,14 @@ export function Stock({ paper }: { paper: PaperStock }) {
 
 let made = 0
 
-const blank = (paper: PaperStock): StockRow => ({
+const blank = (paper: PaperStock, kind = 'sheet'): StockRow => ({
   id: `new-${++made}`,
   width: paper.width ?? '',
-  height: paper.height ?? '',
+  height: kind === 'roll' ? '' : (paper.height ?? ''),
   count: 1,
-  offcut: false,
+  offcut: kind === 'offcut',
   place: '',
+  ...(kind === 'roll' ? { roll: true } : {}),
 })
 
 interface RowProps {
@@ -124,7 +126,9 @@ function Row({ row, i, problems, put, onDrop }: RowProps) {
   const wrong = ['width', 'height', 'count', 'place'].map((name) => problems[`/stock/${i}/${name}`]).find(Boolean)
   return (
     <fieldset className="border-b border-line pb-3">
-      <legend className="sr-only">{words(row.offcut ? 'stock.offcut' : 'stock.sheets')}</legend>
+      <legend className="sr-only">
+        {words(row.roll ? 'stock.roll' : row.offcut ? 'stock.offcut' : 'stock.sheets')}
+      </legend>
       <div className="flex flex-wrap items-end gap-2">
         <span className="flex items-center gap-1">
           <button
@@ -154,7 +158,9 @@ function Row({ row, i, problems, put, onDrop }: RowProps) {
         </span>
         {(['width', 'height'] as const).map((side) => (
           <label key={side} className="block">
-            <span className="mb-1 block text-[0.98rem] text-soft">{words(`papers.${side}`)}</span>
+            <span className="mb-1 block text-[0.98rem] text-soft">
+              {words(row.roll && side === 'height' ? 'stock.length' : `papers.${side}`)}
+            </span>
             <input
               className="field w-32!"
               data-keypad="length"
@@ -168,15 +174,19 @@ function Row({ row, i, problems, put, onDrop }: RowProps) {
           <span className="mb-1 block text-[0.98rem] text-soft">{words('stock.place')}</span>
           <input className="field w-36!" value={row.place} onChange={({ target }) => put(i, { place: target.value })} />
         </label>
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={row.offcut}
-            onChange={({ target }) => put(i, { offcut: target.checked })}
-          />
-          {words('stock.offcut')}
-        </label>
+        {row.roll ? (
+          <span className="flex min-h-11 items-center">{words('stock.roll')}</span>
+        ) : (
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={row.offcut}
+              onChange={({ target }) => put(i, { offcut: target.checked })}
+            />
+            {words('stock.offcut')}
+          </label>
+        )}
         <button
           type="button"
           className="quiet-button px-2! text-soft"

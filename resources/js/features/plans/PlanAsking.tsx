@@ -23,12 +23,12 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
   }, [])
   const items = plan.items.map(({ design, count }) => ({ design, count }))
   const others = cards.filter(({ id }) => !items.some(({ design }) => design === id))
-  const field = (name: 'kerf' | 'margin' | 'longest', usual: string) => (
+  const field = (name: 'kerf' | 'margin' | 'longest' | 'measures', usual: string) => (
     <Typed
       label={words(`plan.field.${name}`)}
       value={plan.asked[name] ?? usual}
       isWrong={trouble?.at === `/asked/${name}`}
-      onPut={(text) => onAsk({ [name]: text })}
+      onPut={(text) => onAsk({ [name]: isAny(text) ? undefined : text })}
       keypad="length"
     />
   )
@@ -75,7 +75,8 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
         {plan.items.length > 0 && (
           <>
             ; {words('plan.blade')} {field('kerf', '0 mm')}, {words('plan.rough')} {field('margin', '0 mm')},{' '}
-            {words('plan.reach')} {field('longest', words('plan.any'))}.
+            {words('plan.reach')} {field('longest', words('plan.any'))}, {words('plan.measures')}{' '}
+            {field('measures', words('plan.any'))}.
           </>
         )}
       </div>
@@ -87,6 +88,9 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
     </div>
   )
 }
+
+/** An empty field, or the word for it, takes back what was said. */
+const isAny = (text: string) => ['', words('plan.any')].includes(text.trim())
 
 interface TypedProps {
   label: string

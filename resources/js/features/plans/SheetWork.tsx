@@ -48,6 +48,7 @@ export function SheetWork({ sheet, number, of, made, onMade, onCut, onMissed }: 
         <p className="text-soft">
           {sheet.isOffcut && `${words('plan.an-offcut')} `}
           {sheet.place && `${words('plan.lies-in', { place: sheet.place })} `}
+          {sheet.roll && `${words('plan.of-a-roll', sheet.roll)} `}
           {sheet.times > 1 && words('plan.alike', { count: sheet.times })}
         </p>
         {cut ? (
