@@ -160,7 +160,7 @@ final class Planned
             $this->named[$name] = $entry?->id;
             $entry === null || $this->papers[$entry->id] = $entry;
         }
-        $this->wanted = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, $piece->count, $this->named[$this->paperOf[$piece->id]] ?? '', $piece->mayTurn), $this->wanted);
+        $this->wanted = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, $piece->count, $this->named[$this->paperOf[$piece->id]] ?? '', $piece->mayTurn, rows: $piece->rows), $this->wanted);
     }
 
     private function want(Design $design, Piece $piece, int $count): void
@@ -170,14 +170,14 @@ final class Planned
         $name = $paper->name ?? ($paper->id === Paper::MAIN ? '' : $paper->id);
         foreach ($this->wanted as $i => $same) {
             if ($same->id === $id) {
-                $this->wanted[$i] = new Wanted($id, $same->width, $same->height, $same->count + $count * $piece->count, '', $same->mayTurn);
+                $this->wanted[$i] = new Wanted($id, $same->width, $same->height, $same->count + $count * $piece->count, '', $same->mayTurn, rows: $same->rows);
 
                 return;
             }
         }
         $this->labels[$id] = $this->words->sentence('plan.piece', ['piece' => PieceName::of($this->words, $this->sized[$design->id], $piece->id), 'design' => $design->name]);
         $this->paperOf[$id] = $name;
-        $this->wanted[] = new Wanted($id, $piece->figures->sheet->width, $piece->figures->sheet->height, $count * $piece->count, '', ! $paper->isDirectional && $paper->grain === 'none');
+        $this->wanted[] = new Wanted($id, $piece->figures->sheet->width, $piece->figures->sheet->height, $count * $piece->count, '', ! $paper->isDirectional && $paper->grain === 'none', rows: ScoreFirst::rows($piece));
     }
 
     /** @return list<Wanted> what is not cut yet and has a paper */
@@ -189,7 +189,7 @@ final class Planned
                 $cut[$id] = $count + ($cut[$id] ?? 0);
             }
         }
-        $left = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, max(0, $piece->count - ($cut[$piece->id] ?? 0)), $piece->paper, $piece->mayTurn), $this->wanted);
+        $left = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, max(0, $piece->count - ($cut[$piece->id] ?? 0)), $piece->paper, $piece->mayTurn, rows: $piece->rows), $this->wanted);
 
         return array_values(array_filter($left, fn (Wanted $piece) => $piece->count > 0 && $piece->paper !== ''));
     }

@@ -6,6 +6,8 @@ namespace App\Planning;
 
 use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\Design\Design;
+use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;
@@ -31,7 +33,7 @@ final readonly class ScoreFirst
         $row = self::row($tree);
         if ($row !== null && $tree->number !== null) {
             [$piece, $isTurned, $count] = $row;
-            $scores = self::scores($piece, $sized, $tree->isUpright === $isTurned ? Axis::Width : Axis::Height, $isTurned);
+            $scores = self::scores($piece, $sized, $tree->isUpright === $isTurned ? Axis::Width : Axis::Height, $isTurned, $tree->isUpright ? $tree->width : $tree->height);
 
             return $scores === [] ? [] : [new self($tree->number, $piece, $count, $scores)];
         }
@@ -39,6 +41,14 @@ final readonly class ScoreFirst
         usort($found, fn (self $a, self $b) => $a->before <=> $b->before);
 
         return $found;
+    }
+
+    /** @return list<'width'|'height'> along which pieces of a kind share scores where they lie in a row */
+    public static function rows(Piece $piece): array
+    {
+        $has = fn (Axis $axis): bool => array_filter($piece->measures, fn (Measure $measure) => $measure->kind === MeasureKind::Score && $measure->axis === $axis) !== [];
+
+        return [...($has(Axis::Height) ? ['width'] : []), ...($has(Axis::Width) ? ['height'] : [])];
     }
 
     /** @return ?array{string, bool, int} the piece of which there are so many side by side, and nothing else */
@@ -55,19 +65,19 @@ final readonly class ScoreFirst
     }
 
     /**
-     * The scores along one of a piece's axes that its board reaches.
+     * The scores along one of a piece's axes that its board reaches, across the whole row.
      *
      * @param array<string, Design> $sized
      * @return list<array{Measure, string}>
      */
-    private static function scores(string $id, array $sized, Axis $axis, bool $isTurned): array
+    private static function scores(string $id, array $sized, Axis $axis, bool $isTurned, Length $row): array
     {
         [$design, $piece] = explode(' ', $id);
         $tools = $sized[$design]->request->tools;
         $scores = [];
         foreach ($sized[$design]->piece($piece)->measures ?? [] as $measure) {
             $reach = $tools->reachOf($measure->tool);
-            if ($measure->kind === MeasureKind::Score && $measure->axis === $axis && ($reach === null || ! $measure->at->isMoreThan($reach))) {
+            if ($measure->kind === MeasureKind::Score && $measure->axis === $axis && ($reach === null || ! Length::max($measure->at, $row)->isMoreThan($reach))) {
                 // Turned a quarter anticlockwise, what was its left edge lies below.
                 $scores[] = [$measure, $isTurned ? ['left' => 'bottom', 'right' => 'top', 'bottom' => 'right', 'top' => 'left'][$measure->from] ?? $measure->from : $measure->from];
             }

@@ -217,6 +217,23 @@ final class PlanTest extends TestCase
         self::assertStringContainsString(count($scores).' scores are saved', $shared['says']);
     }
 
+    /** Also where something else lies in the same strip: the row is cut off together, scored, and then parted. */
+    public function test_a_row_beside_something_else_is_cut_off_together_and_scored(): void
+    {
+        $id = $this->start('Beside', ['paper' => ['caliper' => '0.3 mm', 'name' => 'Long white'], 'with' => []] + self::CARD);
+        $card = $this->getJson("/api/designs/$id")->json('design.pieces.0');
+        [$w, $h] = [$card['sheet']['width'], $card['sheet']['height']];
+        // Three cards one above the other, and a strip that is no card beside them on the same sheet.
+        $this->paper('Long white', [['width' => "$w mm", 'height' => (3 * $h + 40).' mm', 'count' => 1]]);
+        $plan = $this->postJson('/api/plans', ['name' => 'Beside', 'asked' => ['items' => [['design' => $id, 'count' => 3]]]])->assertCreated()->json();
+        $sheet = $plan['sheets'][0];
+
+        self::assertCount(1, $sheet['scores']);
+        $parted = array_values(array_filter($sheet['cuts'], fn (array $cut) => $cut['n'] === $sheet['scores'][0]['before']))[0];
+        self::assertNotSame($sheet['cuts'][0]['n'], $parted['n'], 'the strip comes off first');
+        self::assertStringContainsString('3 of A share', $sheet['scores'][0]['says']);
+    }
+
     /** How many are wanted multiplies what is cut, what is ticked and what it takes; its figures are of one. */
     public function test_how_many_are_wanted_multiplies_pieces_copies_and_supplies(): void
     {

@@ -92,7 +92,7 @@ final readonly class Found
         };
         $alike = [];
         foreach ($layout->sheets as [$bench, $laid]) {
-            $tree = Hand::tree($laid, $bench->stock, $this->job, $next);
+            $tree = Hand::tree(Rows::arranged($laid, $of->sizes, $bench), $bench->stock, $this->job, $next);
             $key = $bench->stock->id.' '.self::key($tree);
             $alike[$key] = new SheetCut($bench->stock, 1 + ($alike[$key]->times ?? 0), $tree, $laid);
         }

@@ -80,16 +80,22 @@ final readonly class JobReader
         $pieces = [];
         foreach ($this->entries('/pieces') as $i) {
             $at = "/pieces/$i";
-            $this->in->allowOnly($at, ['id', 'width', 'height', 'count', 'paper', 'turn', 'stock']);
+            $this->in->allowOnly($at, ['id', 'width', 'height', 'count', 'paper', 'turn', 'stock', 'rows']);
             $only = $this->in->get("$at/stock");
             if ($only !== null && (! is_array($only) || ! array_is_list($only) || array_filter($only, fn (mixed $id) => ! in_array($id, $stock, true)) !== [])) {
                 $this->in->problem("$at/stock", Reason::of('plan.stock', ['known' => $stock]));
                 $only = null;
             }
+            $rows = $this->in->get("$at/rows") ?? [];
+            if (! is_array($rows) || ! array_is_list($rows) || array_filter($rows, fn (mixed $along) => ! in_array($along, ['width', 'height'], true)) !== []) {
+                $this->in->problem("$at/rows", Reason::of('plan.rows'));
+                $rows = [];
+            }
             /** @var ?list<string> $only */
+            /** @var list<'width'|'height'> $rows */
             $pieces[] = new Wanted(
                 $this->id("$at/id", array_map(fn (Wanted $one) => $one->id, $pieces)), $this->in->required("$at/width"), $this->in->required("$at/height"),
-                $this->in->count("$at/count", self::MOST_SHEETS, 0) ?? 1, $this->paper("$at/paper"), $this->flag("$at/turn", true), $only,
+                $this->in->count("$at/count", self::MOST_SHEETS, 0) ?? 1, $this->paper("$at/paper"), $this->flag("$at/turn", true), $only, $rows,
             );
         }
 

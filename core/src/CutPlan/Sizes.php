@@ -19,6 +19,9 @@ final readonly class Sizes
     /** @var list<int> how many of each */
     public array $counts;
 
+    /** @var list<array{width: bool, height: bool}> along which equal ones in a row share scores */
+    public array $rows;
+
     /** @var list<?list<string>> the stock each may come out of */
     public array $stock;
 
@@ -39,9 +42,12 @@ final readonly class Sizes
             [$w, $h] = [$piece->width->ticks + $kerf, $piece->height->ticks + $kerf];
             $isSwapped = $piece->mayTurn && $h > $w;
             $key = ($isSwapped ? "$h $w" : "$w $h").($piece->mayTurn ? '' : ' fixed').json_encode($piece->stock);
-            $alike[$key] ??= [$isSwapped ? $h : $w, $isSwapped ? $w : $h, $piece->mayTurn && $w !== $h, 0, $piece->stock, []];
+            $alike[$key] ??= [$isSwapped ? $h : $w, $isSwapped ? $w : $h, $piece->mayTurn && $w !== $h, 0, $piece->stock, [], ['width' => false, 'height' => false]];
             $alike[$key][3] += $piece->count;
             $alike[$key][5][] = [$piece->id, $piece->count];
+            foreach ($piece->rows as $along) {
+                $alike[$key][6][$isSwapped ? ['width' => 'height', 'height' => 'width'][$along] : $along] = true;
+            }
         }
         foreach ($alike as $key => $size) {
             $alike[$key][] = $key;
@@ -53,7 +59,8 @@ final readonly class Sizes
         $this->counts = array_column($alike, 3);
         $this->stock = array_column($alike, 4);
         $this->pieces = array_column($alike, 5);
-        $this->keys = array_column($alike, 6);
+        $this->keys = array_column($alike, 7);
+        $this->rows = array_column($alike, 6);
     }
 
     public function total(): int

@@ -23,6 +23,7 @@ class Cutter:
         trimmer = job.get("trimmer", {})
         self.kerf = length(trimmer.get("kerf", "0 mm"))
         self.longest = length(trimmer["longest"]) if "longest" in trimmer else None
+        self.measures = length(trimmer["measures"]) if "measures" in trimmer else None
         self.margin = length(job.get("margin", "0 mm"))
         keep = job.get("keep", {"width": "1 in", "height": "2 in"})
         self.keep = (length(keep["width"]), length(keep["height"]))
@@ -75,6 +76,8 @@ class Cutter:
             self.complaints.append(f"cut {n} lies outside its part")
         if self.longest is not None and across > self.longest:
             self.complaints.append(f"cut {n} is longer than the trimmer cuts")
+        if self.measures is not None and min(reading, side - reading - self.kerf) > self.measures:
+            self.complaints.append(f"cut {n} is farther from both edges than the trimmer measures")
         # As near as it is written: sums of many must not add up what was rounded.
         reading = Fraction(round(reading * 14_400), 14_400)
         left = []

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\CutPlan;
+
+/**
+ * What lies beside one another in a sheet, put in order: alike next to alike, what is left over in one piece at the end; what is cut the
+ * same way in each of several parts alike is cut through all of them before they are parted; and equal pieces that share their scores are
+ * cut off together, so that they can be scored before they are parted.
+ */
+final readonly class Rows
+{
+    private function __construct(private Sizes $sizes, private Bench $bench)
+    {
+    }
+
+    public static function arranged(Laid $laid, Sizes $sizes, Bench $bench): Laid
+    {
+        return (new self($sizes, $bench))->of($laid);
+    }
+
+    private function of(Laid $laid): Laid
+    {
+        if ($laid->first === null || $laid->second === null) {
+            return $laid;
+        }
+        $isUpright = $laid->isUpright;
+        $groups = $this->groups($laid, $isUpright);
+        $new = new Laid($laid->width, $laid->height);
+        $part = $new;
+        foreach (array_values($groups) as $n => $group) {
+            $isLast = $n === count($groups) - 1;
+            $length = array_sum(array_map(fn (Laid $one): int => self::side($one, $isUpright), $group));
+            $through = $this->through($group, $isUpright, $length);
+            foreach ($through !== null || $this->sharesScores($group[0], $isUpright) ? [[$through, $group, $length]] : array_map(fn (Laid $one): array => [$one, [$one], self::side($one, $isUpright)], $group) as $i => [$one, $all, $side]) {
+                $isEnd = $isLast && ($through !== null || $i === count($group) - 1 || count($all) > 1);
+                if (! $isEnd && ! $this->isNear($side, self::side($part, $isUpright) - $side)) {
+                    return $laid;
+                }
+                $isEnd || $part->cut($isUpright, $side);
+                $here = $part->first !== null && ! $isEnd ? $part->first : $part;
+                $one === null ? $this->row($here, $all, $isUpright) : $here->become($one);
+                $part = $part->second !== null && ! $isEnd ? $part->second : $part;
+            }
+        }
+
+        return $new;
+    }
+
+    /** @return array<string, non-empty-list<Laid>> what lies there alike, in the order in which it first comes; what is left over at the end, in one piece */
+    private function groups(Laid $laid, bool $isUpright): array
+    {
+        [$groups, $left] = [[], 0];
+        foreach (self::beside($laid, $isUpright) as $one) {
+            $one = $this->of($one);
+            if (self::isLeft($one)) {
+                $left += self::side($one, $isUpright);
+            } else {
+                // What is cut off across at the same place, leaving a strip over, is alike whatever it is cut into.
+                $groups[$one->isUpright !== $isUpright && $one->first !== null && self::isLeft($one->second) ? "over $one->at" : self::key($one)][] = $one;
+            }
+        }
+        $left === 0 || $groups['left'] = [$isUpright ? new Laid($left, $laid->height) : new Laid($laid->width, $left)];
+
+        return $groups;
+    }
+
+    /**
+     * Equal pieces, parted one after another.
+     *
+     * @param non-empty-list<Laid> $alike
+     */
+    private function row(Laid $part, array $alike, bool $isUpright): void
+    {
+        foreach ($alike as $i => $one) {
+            if ($i === count($alike) - 1 || $part->first !== null) {
+                $part->become($one);
+            } else {
+                $part->cut($isUpright, self::side($one, $isUpright));
+                $part->first?->become($one);
+                $part = $part->second ?? $part;
+            }
+        }
+    }
+
+    /**
+     * Parts alike that are each cut across at the same place: cut through all of them first, where a strip is left whole by it or scores are
+     * shared. Null elsewhere, or where the trimmer does not reach.
+     *
+     * @param non-empty-list<Laid> $alike
+     */
+    private function through(array $alike, bool $isUpright, int $length): ?Laid
+    {
+        $first = $alike[0];
+        // Not along a roll, from section to section.
+        $isFree = ($isUpright || ! $this->bench->stock->isRoll) && $this->bench->measures === null && $this->bench->trimsFirst === null && ($this->bench->longest === null || $length <= $this->bench->longest);
+        if (count($alike) < 2 || $first->first === null || $first->second === null || $first->isUpright === $isUpright || ! $isFree) {
+            return null;
+        }
+        if (! self::isLeft($first->second) && ! $this->sharesScores($first->first, $isUpright)) {
+            // Columns as they are, or rows: neither saves a cut.
+            return null;
+        }
+        $whole = $isUpright ? new Laid($length, $first->height) : new Laid($first->width, $length);
+        $whole->cut($first->isUpright, $first->at);
+        foreach ([[$whole->first, fn (Laid $one): ?Laid => $one->first], [$whole->second, fn (Laid $one): ?Laid => $one->second]] as [$half, $of]) {
+            $parts = array_values(array_filter(array_map($of, $alike)));
+            if ($half !== null && $parts !== [] && ($parts[0]->first !== null || $parts[0]->size !== null)) {
+                $this->row($half, $parts, $isUpright);
+                $half->become($this->of($half));
+            }
+        }
+
+        return $whole;
+    }
+
+    private function sharesScores(Laid $piece, bool $isUpright): bool
+    {
+        if ($piece->size === null) {
+            return false;
+        }
+        $isTurned = $piece->width !== $this->sizes->widths[$piece->size];
+
+        return $this->sizes->rows[$piece->size][$isUpright === $isTurned ? 'height' : 'width'];
+    }
+
+    /** Whether a cut lies near enough to one of its edges for the trimmer to measure it. */
+    private function isNear(int $at, int $left): bool
+    {
+        return $this->bench->measures === null || $at <= $this->bench->measures || $left <= $this->bench->measures;
+    }
+
+    private static function isLeft(?Laid $part): bool
+    {
+        return $part !== null && $part->first === null && $part->size === null;
+    }
+
+    private static function side(Laid $laid, bool $isUpright): int
+    {
+        return $isUpright ? $laid->width : $laid->height;
+    }
+
+    /** @return list<Laid> what lies beside one another, parted by cuts of that kind only */
+    private static function beside(Laid $laid, bool $isUpright): array
+    {
+        return $laid->first === null || $laid->second === null || $laid->isUpright !== $isUpright ? [$laid] : [...self::beside($laid->first, $isUpright), ...self::beside($laid->second, $isUpright)];
+    }
+
+    private static function key(Laid $laid): string
+    {
+        return "{$laid->width} {$laid->height} ".($laid->first === null || $laid->second === null ? $laid->size ?? '-' : ($laid->isUpright ? '|' : '_').'('.self::key($laid->first).')('.self::key($laid->second).')');
+    }
+}
