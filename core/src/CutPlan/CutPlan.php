@@ -10,8 +10,9 @@ final readonly class CutPlan
     /**
      * @param list<SheetCut> $sheets
      * @param list<Missing> $missing
+     * @param list<int> $runs how often each run of the job is laid as one
      */
-    public function __construct(public Job $job, public array $sheets, public array $missing)
+    public function __construct(public Job $job, public array $sheets, public array $missing, public array $runs = [])
     {
     }
 

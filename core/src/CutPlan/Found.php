@@ -71,13 +71,16 @@ final readonly class Found
     /** The plan that is cut from it: sheets alike once, pieces named. */
     public function plan(): CutPlan
     {
-        [$sheets, $missing] = [[], []];
+        [$sheets, $missing, $runs] = [[], [], []];
         foreach (OfPaper::all($this->job) as $i => $of) {
             [$cut, $not] = $this->cut($this->layouts[$i], $of);
             [$sheets, $missing] = [[...$sheets, ...$cut], [...$missing, ...$not]];
+            foreach ($of->sizes->runs as $s => $run) {
+                $run === null || $runs[$run->id] = $this->layouts[$i]->laid()[$s];
+            }
         }
 
-        return new CutPlan($this->job, $sheets, $missing);
+        return new CutPlan($this->job, $sheets, $missing, array_map(fn (Run $run): int => $runs[$run->id] ?? 0, $this->job->runs));
     }
 
     /** @return array{list<SheetCut>, list<Missing>} */
@@ -92,7 +95,7 @@ final readonly class Found
         };
         $alike = [];
         foreach ($layout->sheets as [$bench, $laid]) {
-            $tree = Hand::tree(Rows::arranged($laid, $of->sizes, $bench), $bench->stock, $this->job, $next);
+            $tree = Hand::tree($this->parted(Rows::arranged($laid, $of->sizes, $bench), $of->sizes), $bench->stock, $this->job, $next);
             $key = $bench->stock->id.' '.self::key($tree);
             $alike[$key] = new SheetCut($bench->stock, 1 + ($alike[$key]->times ?? 0), $tree, $laid);
         }
@@ -101,8 +104,9 @@ final readonly class Found
             $isLarge = $of->hasStock && array_filter($of->benches, fn (Bench $bench) => $bench->may[$s]) === [];
             $not = [];
             for ($n = $laid[$s]; $n < $count; $n++) {
-                $id = $next($s);
-                $not[$id] = 1 + ($not[$id] ?? 0);
+                foreach ($of->sizes->runs[$s] === null ? [$next($s)] : array_map(fn (Wanted $piece) => $piece->id, $of->sizes->runs[$s]->pieces) as $id) {
+                    $not[$id] = 1 + ($not[$id] ?? 0);
+                }
             }
             foreach ($not as $id => $many) {
                 $missing[] = new Missing((string) $id, $many, $isLarge ? Missing::TOO_LARGE : Missing::NO_STOCK);
@@ -110,6 +114,20 @@ final readonly class Found
         }
 
         return [array_values($alike), $missing];
+    }
+
+    /** With what was laid as one parted into its pieces. */
+    private function parted(Laid $laid, Sizes $sizes): Laid
+    {
+        $copy = new Laid($laid->width, $laid->height);
+        $copy->become($laid);
+        if ($laid->first !== null && $laid->second !== null) {
+            [$copy->first, $copy->second] = [$this->parted($laid->first, $sizes), $this->parted($laid->second, $sizes)];
+        } elseif ($laid->size !== null) {
+            $sizes->runs[$laid->size]?->part($copy, $sizes->kerf, $this->job->trimmer->step->ticks);
+        }
+
+        return $copy;
     }
 
     /**

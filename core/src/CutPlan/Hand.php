@@ -38,12 +38,12 @@ final class Hand
         return $hand->part($whole);
     }
 
-    /** From a sheet's left or lower edge to where its usable part begins: the rough edge, taken off on the trimmer's step. Ticks. */
+    /** From a sheet's left or lower edge to where its usable part begins: the rough edge, taken off on the trimmer's step, one step at the least. Ticks. */
     public static function begins(Job $job): int
     {
         $off = max(0, $job->margin->ticks - $job->trimmer->kerf->ticks);
 
-        return $job->margin->isZero() ? 0 : $job->trimmer->step->times(intdiv($off + $job->trimmer->step->ticks - 1, $job->trimmer->step->ticks))->ticks + $job->trimmer->kerf->ticks;
+        return $job->margin->isZero() ? 0 : $job->trimmer->step->times(max(1, intdiv($off + $job->trimmer->step->ticks - 1, $job->trimmer->step->ticks)))->ticks + $job->trimmer->kerf->ticks;
     }
 
     /** Which way rough edges are cut off first, where the other way the sheet is longer than the trimmer cuts, or a roll: upright, or else level; null where that makes no difference. */
@@ -130,7 +130,7 @@ final class Hand
             return Part::cut($width, $height, $this->numbers[spl_object_id($laid)], $laid->isUpright, Length::ofTicks($laid->at - $kerf->ticks), $this->part($laid->first), $this->part($laid->second));
         }
         if ($laid->size !== null) {
-            $id = ($this->name)($laid->size);
+            $id = $laid->id ?? ($this->name)($laid->size);
 
             return Part::piece($width, $height, $id, ! $width->equals($this->job->wanted($id)->width ?? $width));
         }

@@ -16,10 +16,11 @@ final readonly class Job
     /**
      * @param list<Wanted> $pieces
      * @param list<Stock> $stock
+     * @param list<Run> $runs prints that run on from piece to piece
      * @param Length $margin rough edge all round every sheet, of which nothing is used
      * @param Rectangle $keep the least that is worth keeping, either way round
      */
-    public function __construct(public array $pieces, public array $stock, public Trimmer $trimmer, public Length $margin, public Rectangle $keep)
+    public function __construct(public array $pieces, public array $stock, public Trimmer $trimmer, public Length $margin, public Rectangle $keep, public array $runs = [])
     {
     }
 

@@ -16,6 +16,8 @@ final readonly class JobReader
 {
     private const MOST_ENTRIES = 2000;
 
+    private const MOST_OF_A_RUN = 8;
+
     private const MOST_SHEETS = 100_000;
 
     private const ID = '/^[^\x00-\x1f\x7f]{1,80}$/Du';
@@ -32,7 +34,7 @@ final readonly class JobReader
     public static function read(mixed $document): Job
     {
         $in = new FieldReader($document);
-        $in->allowOnly('', ['pieces', 'stock', 'trimmer', 'margin', 'keep']);
+        $in->allowOnly('', ['pieces', 'stock', 'trimmer', 'margin', 'keep', 'runs']);
         $in->allowOnly('/trimmer', ['step', 'kerf', 'longest', 'measures']);
         $in->allowOnly('/keep', ['width', 'height']);
         $reader = new self($in);
@@ -49,9 +51,10 @@ final readonly class JobReader
             $in->problem('/trimmer/kerf', Reason::of('plan.kerf', ['least' => Length::min(...$sides)]));
         }
         array_sum(array_map(fn (Wanted $piece) => $piece->count, $pieces)) > Job::MOST_PIECES && $in->problem('/pieces', Reason::of('plan.too-many', ['most' => Job::MOST_PIECES]));
+        $runs = $reader->runs($pieces);
         $in->throwProblems();
 
-        return new Job($pieces, $stock, $trimmer, $margin, $keep);
+        return new Job($pieces, $stock, $trimmer, $margin, $keep, $runs);
     }
 
     /** @return list<Stock> */
@@ -100,6 +103,39 @@ final readonly class JobReader
         }
 
         return $pieces;
+    }
+
+    /**
+     * @param list<Wanted> $wanted
+     * @return list<Run>
+     */
+    private function runs(array $wanted): array
+    {
+        $pieces = array_column(array_map(fn (Wanted $piece): array => [$piece->id, $piece], $wanted), 1, 0);
+        $runs = [];
+        foreach ($this->entries('/runs') as $i) {
+            $at = "/runs/$i";
+            $this->in->allowOnly($at, ['id', 'pieces', 'along']);
+            $id = $this->id("$at/id", [...array_keys($pieces), ...array_map(fn (Run $run) => $run->id, $runs)]);
+            $of = [];
+            foreach ($this->entries("$at/pieces") as $n) {
+                $piece = $this->in->get("$at/pieces/$n");
+                $of[] = is_string($piece) ? $pieces[$piece] ?? null : null;
+            }
+            $of = count($of) < 2 || count($of) > self::MOST_OF_A_RUN ? [] : $of;
+            $papers = array_unique(array_map(fn (?Wanted $piece) => $piece?->paper, $of));
+            if ($of === [] || in_array(null, $of, true) || count($papers) > 1) {
+                $this->in->problem("$at/pieces", Reason::of('plan.run', ['most' => self::MOST_OF_A_RUN]));
+
+                continue;
+            }
+            /** @var non-empty-list<Wanted> $of */
+            /** @var 'width'|'height' $along */
+            $along = $this->in->choice("$at/along", ['width', 'height'], 'width');
+            $runs[] = new Run($id, $of, $along);
+        }
+
+        return $runs;
     }
 
     /** @return list<int> */

@@ -23,6 +23,9 @@ final class Laid
     /** Index of the size of piece it is; null for what is none. */
     public ?int $size = null;
 
+    /** Id of the piece it is, where it must be that one and not only one of its size. */
+    public ?string $id = null;
+
     public function __construct(public int $width, public int $height)
     {
     }
@@ -38,7 +41,7 @@ final class Laid
     /** Becomes as another one of its size is laid. */
     public function become(self $laid): void
     {
-        [$this->isUpright, $this->at, $this->first, $this->second, $this->size] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size];
+        [$this->isUpright, $this->at, $this->first, $this->second, $this->size, $this->id] = [$laid->isUpright, $laid->at, $laid->first, $laid->second, $laid->size, $laid->id];
     }
 
     /** Of a roll that is cut into sections from its lower end on, what stays on it: the part above the last cut; null where nothing does. */

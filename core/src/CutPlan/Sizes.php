@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\CutPlan;
 
+use Gimbo\Core\Measure\Length;
+
 /** The sizes that are wanted of one paper, in ticks with a kerf added to both sides, the largest first. Pieces alike are one size. */
 final readonly class Sizes
 {
@@ -25,6 +27,9 @@ final readonly class Sizes
     /** @var list<?list<string>> the stock each may come out of */
     public array $stock;
 
+    /** @var list<?Run> the run each is, laid as one; null for pieces */
+    public array $runs;
+
     /** @var list<string> what each is known by, whatever else is wanted */
     public array $keys;
 
@@ -34,14 +39,17 @@ final readonly class Sizes
     /**
      * @param list<Wanted> $wanted
      * @param int $kerf ticks
+     * @param list<Run> $runs that are laid; their pieces are not among those that are wanted
      */
-    public function __construct(array $wanted, public int $kerf)
+    public function __construct(array $wanted, public int $kerf, array $runs = [])
     {
         $alike = [];
+        $runs = array_column(array_map(fn (Run $run): array => [$run->id, $run], $runs), 1, 0);
+        $wanted = [...$wanted, ...array_values(array_map(fn (Run $run): Wanted => $run->whole(Length::ofTicks($kerf)), $runs))];
         foreach ($wanted as $piece) {
             [$w, $h] = [$piece->width->ticks + $kerf, $piece->height->ticks + $kerf];
             $isSwapped = $piece->mayTurn && $h > $w;
-            $key = ($isSwapped ? "$h $w" : "$w $h").($piece->mayTurn ? '' : ' fixed').json_encode($piece->stock);
+            $key = ($isSwapped ? "$h $w" : "$w $h").($piece->mayTurn ? '' : ' fixed').json_encode($piece->stock).(isset($runs[$piece->id]) ? " run $piece->id" : '');
             $alike[$key] ??= [$isSwapped ? $h : $w, $isSwapped ? $w : $h, $piece->mayTurn && $w !== $h, 0, $piece->stock, [], ['width' => false, 'height' => false]];
             $alike[$key][3] += $piece->count;
             $alike[$key][5][] = [$piece->id, $piece->count];
@@ -60,6 +68,7 @@ final readonly class Sizes
         $this->stock = array_column($alike, 4);
         $this->pieces = array_column($alike, 5);
         $this->keys = array_column($alike, 7);
+        $this->runs = array_map(fn (array $pieces): ?Run => $runs[$pieces[0][0]] ?? null, $this->pieces);
         $this->rows = array_column($alike, 6);
     }
 

@@ -17,4 +17,10 @@ final readonly class Wanted
     public function __construct(public string $id, public Length $width, public Length $height, public int $count, public string $paper, public bool $mayTurn = true, public ?array $stock = null, public array $rows = [])
     {
     }
+
+    /** So many of it. */
+    public function times(int $count): self
+    {
+        return new self($this->id, $this->width, $this->height, $count, $this->paper, $this->mayTurn, $this->stock, $this->rows);
+    }
 }

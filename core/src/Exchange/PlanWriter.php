@@ -7,6 +7,7 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\CutPlan\CutPlan;
 use Gimbo\Core\CutPlan\Missing;
 use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\CutPlan\Run;
 use Gimbo\Core\CutPlan\SheetCut;
 
 /**
@@ -25,7 +26,7 @@ final class PlanWriter
             'used' => (object) $plan->used(),
             'offcuts' => array_map(fn (array $one): array => ['paper' => $one[0]] + self::size($one[1]) + ['count' => $one[2]], $plan->offcuts()),
             'waste' => round($plan->waste(), 3),
-        ];
+        ] + ($plan->job->runs === [] ? [] : ['runs' => array_map(fn (Run $run, int $count): array => ['id' => $run->id, 'count' => $count, 'extra' => round($count * $run->extra($plan->job->trimmer->kerf), 3)], $plan->job->runs, $plan->runs)]);
     }
 
     /** @return Json */

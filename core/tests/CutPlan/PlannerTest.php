@@ -19,7 +19,7 @@ use PHPUnit\Framework\TestCase;
  *
  * @phpstan-type Json array<string, mixed>
  * @phpstan-type Sheet array{stock: string, times: int, tree: array<string, mixed>}
- * @phpstan-type Plan array{sheets: list<Sheet>, missing: list<Json>, used: array<string, int>, offcuts: list<Json>, waste: float}
+ * @phpstan-type Plan array{sheets: list<Sheet>, missing: list<Json>, used: array<string, int>, offcuts: list<Json>, waste: float, runs?: list<array{id: string, count: int, extra: float}>}
  */
 final class PlannerTest extends TestCase
 {

@@ -30,20 +30,26 @@ class Cutter:
         stock = {one["id"]: one for one in job.get("stock", [])}
         used = dict.fromkeys(stock, 0)
         offcuts, waste = {}, 0
+        self.step, runs = length(trimmer.get("step", "1/16 in")), {}
         for sheet in plan["sheets"]:
             one = stock[sheet["stock"]]
             used[one["id"]] += sheet["times"]
             size = (length(one["width"]), length(one["height"]))
-            numbers = []
+            numbers, self.placed = [], []
             left = self.part(sheet["tree"], size, (Fraction(0), Fraction(0)), size, one, sheet["times"], 0, numbers)
             if sorted(numbers) != list(range(1, len(numbers) + 1)):
                 self.complaints.append("the cuts are not numbered from 1 on")
+            for run in job.get("runs", []):
+                runs[run["id"]] = runs.get(run["id"], 0) + sheet["times"] * self.running(run)
             for w, h, is_offcut in left:
                 if is_offcut:
                     key = (one.get("paper", ""), round(float(w), 4), round(float(h), 4))
                     offcuts[key] = offcuts.get(key, 0) + sheet["times"]
                 else:
                     waste += w * h * sheet["times"]
+        for run in plan.get("runs", []):
+            if runs.get(run["id"], 0) < run["count"]:
+                self.complaints.append(f"{run['id']} runs on {runs.get(run['id'], 0)} times, not {run['count']}")
         for id, count in used.items():
             if count > stock[id].get("count", 1):
                 self.complaints.append(f"{id}: more than there are")
@@ -59,6 +65,27 @@ class Cutter:
             got = self.pieces.get(piece["id"], 0)
             if got + missing.get(piece["id"], 0) != piece.get("count", 1):
                 self.complaints.append(f"{piece['id']}: {got} of {piece.get('count', 1)}")
+
+    def running(self, run):
+        """How often the pieces of a run lie as they must on this sheet: each one beside the last, middle on middle."""
+        taken, count = set(), 0
+        for turned in (False, True):
+            for i, start in enumerate(self.placed):
+                chain = [i]
+                for name in run["pieces"][1:]:
+                    chain += [j for j, next in enumerate(self.placed) if next[0] == name and j not in taken and j not in chain and self.follows(self.placed[chain[-1]], next, run, turned)][:1]
+                if start[0] == run["pieces"][0] and i not in taken and len(chain) == len(run["pieces"]):
+                    taken.update(chain)
+                    count += 1
+        return count
+
+    def follows(self, one, next, run, turned):
+        (_, x, y, w, h), (_, nx, ny, nw, nh) = one, next
+        middle = max(self.step, 2 * self.kerf)
+        if (run.get("along", "width") == "width") != turned:
+            after = nx == x + w + self.kerf if not turned else x == nx + nw + self.kerf
+            return after and abs(2 * y + h - 2 * ny - nh) <= 4 * middle
+        return ny == y + h + self.kerf and abs(2 * x + w - 2 * nx - nw) <= 4 * middle
 
     def part(self, node, size, at, sheet, stock, times, after, numbers):
         """Cuts a part that is there; gives what is neither cut nor a piece."""
@@ -97,6 +124,7 @@ class Cutter:
         piece = next(one for one in self.job["pieces"] if one["id"] == node["piece"])
         name = piece["id"]
         self.pieces[name] = self.pieces.get(name, 0) + times
+        self.placed.append((name, at[0], at[1], w, h))
         is_size = (length(piece["width"]), length(piece["height"]))
         if node["turned"]:
             is_size = is_size[::-1]
