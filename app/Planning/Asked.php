@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use Gimbo\Core\CutPlan\Run;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
@@ -13,7 +14,8 @@ use Gimbo\Core\Paper\Rectangle;
 /**
  * What a maker asks a plan for: how many of which designs, and what else she says of it.
  *
- * `{"items": [{"design", "count"}], "papers": {name: entry}, "kerf", "longest", "measures", "margin", "keep": {"width", "height"}, "spare", "buy": {entry: {"width", "height"}}}`
+ * `{"items": [{"design", "count", "envelope": entry}], "papers": {name: entry}, "kerf", "longest", "measures", "margin", "keep": {"width", "height"}, "spare", "buy": {entry: {"width", "height"}},
+ * "runs": [{"pieces": [ids of the plan's pieces], "along": "width"|"height"}]}`
  */
 final readonly class Asked
 {
@@ -24,12 +26,13 @@ final readonly class Asked
     private const MOST_SPARE = 20;
 
     /**
-     * @param list<array{design: string, count: int}> $items
+     * @param list<array{design: string, count: int, envelope: ?string}> $items each one in a bought envelope, where there is one
      * @param array<string, string> $papers an entry of the drawer, by what a design calls the paper
+     * @param list<array{pieces: list<string>, along: 'width'|'height'}> $runs prints that run on
      * @param array<string, Rectangle> $buy the size sheets are bought in, by entry
      */
     private function __construct(
-        public array $items, public array $papers, public Length $kerf, public ?Length $longest, public ?Length $measures, public Length $margin, public Rectangle $keep, public int $spare, public array $buy,
+        public array $items, public array $papers, public Length $kerf, public ?Length $longest, public ?Length $measures, public Length $margin, public Rectangle $keep, public int $spare, public array $buy, public array $runs,
     ) {
     }
 
@@ -37,7 +40,7 @@ final readonly class Asked
     public static function read(mixed $document): self
     {
         $in = new FieldReader($document);
-        $in->allowOnly('', ['items', 'papers', 'kerf', 'longest', 'measures', 'margin', 'keep', 'spare', 'buy']);
+        $in->allowOnly('', ['items', 'papers', 'kerf', 'longest', 'measures', 'margin', 'keep', 'spare', 'buy', 'runs']);
         $in->allowOnly('/keep', ['width', 'height']);
         $given = $in->get('/items') ?? [];
         if (! is_array($given) || ! array_is_list($given) || count($given) > self::MOST_ITEMS) {
@@ -45,8 +48,9 @@ final readonly class Asked
         }
         $items = [];
         foreach (array_keys($given) as $i) {
-            $in->allowOnly("/items/$i", ['design', 'count']);
-            $items[] = ['design' => $in->name("/items/$i/design", 60), 'count' => $in->count("/items/$i/count", self::MOST_COUNT) ?? 1];
+            $in->allowOnly("/items/$i", ['design', 'count', 'envelope']);
+            $envelope = $in->get("/items/$i/envelope");
+            $items[] = ['design' => $in->name("/items/$i/design", 60), 'count' => $in->count("/items/$i/count", self::MOST_COUNT) ?? 1, 'envelope' => is_string($envelope) ? $envelope : null];
         }
         $papers = $in->get('/papers') ?? [];
         $buy = [];
@@ -57,10 +61,30 @@ final readonly class Asked
         $keep = new Rectangle($in->length('/keep/width') ?? Length::inches(1), $in->length('/keep/height') ?? Length::inches(2));
         $asked = new self(
             $items, is_array($papers) ? array_filter($papers, is_string(...)) : [], $in->length('/kerf', mayBeZero: true) ?? Length::zero(), $in->length('/longest'), $in->length('/measures'),
-            $in->length('/margin', mayBeZero: true) ?? Length::zero(), $keep, $in->count('/spare', self::MOST_SPARE, 0) ?? 1, $buy,
+            $in->length('/margin', mayBeZero: true) ?? Length::zero(), $keep, $in->count('/spare', self::MOST_SPARE, 0) ?? 1, $buy, self::runs($in),
         );
         $in->throwProblems();
 
         return $asked;
+    }
+
+    /** @return list<array{pieces: list<string>, along: 'width'|'height'}> */
+    private static function runs(FieldReader $in): array
+    {
+        $runs = [];
+        $given = $in->get('/runs') ?? [];
+        foreach (is_array($given) && array_is_list($given) && count($given) <= self::MOST_ITEMS ? array_keys($given) : [] as $i) {
+            $in->allowOnly("/runs/$i", ['pieces', 'along']);
+            $pieces = $in->get("/runs/$i/pieces");
+            $pieces = is_array($pieces) ? array_values(array_filter($pieces, is_string(...))) : [];
+            if (count($pieces) < 2 || count($pieces) > Run::MOST) {
+                $in->problem("/runs/$i/pieces", Reason::of('plan.run', ['most' => Run::MOST]));
+            }
+            /** @var 'width'|'height' $along */
+            $along = $in->choice("/runs/$i/along", ['width', 'height'], 'width');
+            $runs[] = ['pieces' => $pieces, 'along' => $along];
+        }
+
+        return $runs;
     }
 }

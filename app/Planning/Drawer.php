@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Models\Entry;
 use Gimbo\Core\CutPlan\Stock;
+use Gimbo\Core\Library\Kind;
 use Gimbo\Core\Library\StockReader;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
@@ -13,7 +14,7 @@ use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
 
 /**
- * What there is of one paper, and what becomes of it when a sheet of it is cut.
+ * What there is of one paper, or of envelopes that were bought, and what becomes of it when a sheet of it is cut.
  *
  * @phpstan-import-type Row from StockReader
  */
@@ -33,13 +34,13 @@ final class Drawer
     /** As it stands there, to the byte. */
     public static function text(Entry $paper): string
     {
-        return json_encode(self::rows($paper), self::TEXT);
+        return json_encode($paper->kind === Kind::Envelopes->value ? $paper->entry['count'] ?? 0 : self::rows($paper), self::TEXT);
     }
 
-    /** @param list<Row>|string $rows */
-    public static function become(Entry $paper, array|string $rows): void
+    /** @param list<Row>|int|string $there rows of a paper, how many envelopes, or either as text() gave it */
+    public static function become(Entry $paper, array|int|string $there): void
     {
-        $paper->update(['entry' => ['stock' => is_string($rows) ? json_decode($rows, true, 8, JSON_THROW_ON_ERROR) : $rows] + $paper->entry]);
+        $paper->update(['entry' => [$paper->kind === Kind::Envelopes->value ? 'count' : 'stock' => is_string($there) ? json_decode($there, true, 8, JSON_THROW_ON_ERROR) : $there] + $paper->entry]);
     }
 
     /** @return list<Stock> its id is `entry row` */

@@ -9,11 +9,13 @@ use App\Models\SheetCut as Booked;
 use App\Words\Words;
 use Gimbo\Core\CutPlan\Missing;
 use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\CutPlan\Run;
 use Gimbo\Core\CutPlan\SheetCut;
 use Gimbo\Core\CutPlan\Wanted;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Measure\Unit;
 
 /**
  * A plan as the browser shows it: sheets with their cuts in words, what is missing, what is left, what is cut already.
@@ -65,7 +67,7 @@ final readonly class PlanView
             'missing' => array_map(fn (Missing $one): array => ['id' => $one->piece, 'label' => $planned->labels[$one->piece] ?? $one->piece, 'count' => $one->count, 'why' => $one->why], $planned->plan->missing),
             'shopping' => array_map(fn (array $one): array => ['width' => $this->text($one['width']), 'height' => $this->text($one['height']), 'name' => $this->paper($one['paper'])] + $one, $planned->shopping()),
             'offcuts' => array_map(fn (array $one): array => ['paper' => $this->paper($one[0]), 'width' => $this->text($one[1]->width), 'height' => $this->text($one[1]->height), 'count' => $one[2]], $planned->plan->offcuts()),
-            'cut' => array_map($this->booked(...), $planned->cuts), 'laid' => $planned->laid(), 'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($planned->inHand()), array_values($planned->inHand())), 'mayImprove' => ! $planned->found->isLeast(),
+            'cut' => array_map($this->booked(...), $planned->cuts), 'envelopes' => array_map($this->envelope(...), Envelopes::of($planned)), 'laid' => $planned->laid(), 'runs' => array_map($this->run(...), array_keys($planned->asked->runs), $planned->asked->runs), 'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($planned->inHand()), array_values($planned->inHand())), 'mayImprove' => ! $planned->found->isLeast(),
         ];
     }
 
@@ -92,6 +94,52 @@ final readonly class PlanView
             'scores' => array_map($this->scoreFirst(...), ScoreFirst::of($sheet->tree, $this->planned->sized)),
             'pieces' => array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id], 'label' => $this->planned->labels[$id], 'count' => $count], array_keys($counts), array_values($counts)),
         ];
+    }
+
+    /**
+     * @param array{pieces: list<string>, along: 'width'|'height'} $asked
+     * @return Json
+     */
+    private function run(int $i, array $asked): array
+    {
+        $plan = $this->planned->plan;
+        $n = array_search("run $i", array_map(fn (Run $run) => $run->id, $plan->job->runs), true);
+        $count = $n === false ? 0 : $plan->runs[$n];
+        $says = match (true) {
+            $n === false => $this->words->sentence('plan.run.none'),
+            $count === 0 => $this->words->sentence('plan.run.not'),
+            default => $this->words->sentence('plan.run.says', ['count' => $count, 'extra' => $this->area($count * $plan->job->runs[$n]->extra($plan->job->trimmer->kerf)), 'sheets' => $this->planned->sheetsForRuns()]),
+        };
+
+        return [
+            'letters' => array_map(fn (string $id): string => $this->letters[$id] ?? '?', $asked['pieces']), 'along' => $asked['along'],
+            'says' => $says,
+        ];
+    }
+
+    /** @return Json */
+    private function envelope(Envelopes $of): array
+    {
+        return [
+            'entry' => $of->entry->id, 'name' => $this->paper($of->entry->id), 'width' => $of->entry->entry['width'], 'height' => $of->entry->entry['height'], 'place' => $of->entry->entry['place'] ?? '',
+            'left' => $of->left, 'there' => $of->there, 'packs' => $of->packs(), 'pack' => $of->entry->entry['pack'], 'isTight' => array_filter($of->rooms, Envelopes::isTight(...)) !== [],
+            'says' => array_map($this->room(...), array_keys($of->rooms), array_values($of->rooms)),
+        ];
+    }
+
+    /** @param array{Length, Length} $room */
+    private function room(string $design, array $room): string
+    {
+        return $this->words->sentence(match (true) {
+            Length::min(...$room)->isLessThan(Length::zero()) => 'plan.envelope.too-small',
+            Envelopes::isTight($room) => 'plan.envelope.tight',
+            default => 'plan.envelope.room',
+        }, ['design' => $design, 'long' => $this->text($room[0]), 'short' => $this->text($room[1])]);
+    }
+
+    private function area(float $squareMillimetres): string
+    {
+        return $this->figures->unit() === Unit::Inch ? round($squareMillimetres / 645.16, 1).' in²' : round($squareMillimetres / 100).' cm²';
     }
 
     /** @return ?Json of a roll, how much is cut off it and how much stays */
@@ -165,7 +213,7 @@ final readonly class PlanView
     /** @return Json */
     private function booked(Booked $cut): array
     {
-        $pieces = array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id] ?? '?', 'label' => $this->planned->labels[$id] ?? $this->words->sentence('plan.gone'), 'count' => $count], array_keys($cut->pieces), array_values($cut->pieces));
+        $pieces = array_map(fn (string $id, int $count): array => ['letter' => $id === $cut->paper ? $this->words->sentence('plan.envelope') : $this->letters[$id] ?? '?', 'label' => $this->planned->labels[$id] ?? $this->words->sentence('plan.gone'), 'count' => $count], array_keys($cut->pieces), array_values($cut->pieces));
 
         return ['id' => $cut->id, 'paper' => $this->paper($cut->paper), 'sheet' => $cut->sheet, 'pieces' => $pieces, 'isMissed' => $cut->is_missed, 'at' => $cut->cut_at];
     }

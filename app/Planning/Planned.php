@@ -16,6 +16,7 @@ use Gimbo\Core\CutPlan\Found;
 use Gimbo\Core\CutPlan\Job;
 use Gimbo\Core\CutPlan\Missing;
 use Gimbo\Core\CutPlan\Planner;
+use Gimbo\Core\CutPlan\Run;
 use Gimbo\Core\CutPlan\Stock;
 use Gimbo\Core\CutPlan\Trimmer;
 use Gimbo\Core\CutPlan\Wanted;
@@ -40,6 +41,9 @@ final class Planned
 
     /** @var array<string, Entry> the papers of the drawer that are used, by id */
     public array $papers = [];
+
+    /** @var array<string, Entry> envelopes that are asked for, by id */
+    public array $envelopes = [];
 
     /** @var array<string, ?string> the entry, by what the designs call the paper */
     public array $named = [];
@@ -128,7 +132,7 @@ final class Planned
     /** What the plan follows from: what is asked for, what there is, and what is cut already. */
     private function basis(): string
     {
-        $stock = array_map(fn (Entry $paper): string => Drawer::text($paper), $this->papers);
+        $stock = array_map(fn (Entry $paper): string => Drawer::text($paper), $this->papers + $this->envelopes);
         $marks = array_map(fn (Design $design): string => $design->mark(), $this->designs);
 
         return self::mark([$this->kept->asked, $stock, $marks, array_map(fn (SheetCut $cut) => $cut->id, $this->cuts)]);
@@ -143,7 +147,10 @@ final class Planned
     private function gather(Drafting $drafting): void
     {
         $drawer = Entry::query()->where('kind', Kind::Papers->value)->get()->keyBy('id');
-        foreach ($this->asked->items as ['design' => $id, 'count' => $count]) {
+        $envelopes = Entry::query()->where('kind', Kind::Envelopes->value)->get()->keyBy('id');
+        foreach ($this->asked->items as ['design' => $id, 'count' => $count, 'envelope' => $envelope]) {
+            $entry = $envelope === null ? null : $envelopes->get($envelope);
+            $entry === null || $this->envelopes[$entry->id] = $entry;
             $design = $this->designs[$id] ?? Design::query()->find($id);
             if ($design === null) {
                 continue;
@@ -208,7 +215,35 @@ final class Planned
     {
         $first = array_values($this->sized)[0] ?? null;
 
-        return new Job($pieces, $stock, new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest, $this->asked->measures), $this->asked->margin, $this->asked->keep);
+        return new Job($pieces, $stock, new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest, $this->asked->measures), $this->asked->margin, $this->asked->keep, $this->runs($pieces));
+    }
+
+    /**
+     * Prints that run on over pieces of which some are still to be cut, all of one paper.
+     *
+     * @param list<Wanted> $pieces
+     * @return list<Run> by their place in what was asked for: `run 0`
+     */
+    private function runs(array $pieces): array
+    {
+        $there = array_column(array_map(fn (Wanted $piece): array => [$piece->id, $piece], $pieces), 1, 0);
+        $runs = [];
+        foreach ($this->asked->runs as $i => ['pieces' => $ids, 'along' => $along]) {
+            $of = array_values(array_filter(array_map(fn (string $id): ?Wanted => $there[$id] ?? null, $ids)));
+            $papers = array_unique(array_map(fn (Wanted $piece) => $piece->paper, $of));
+            $of !== [] && count($of) === count($ids) && count($papers) === 1 && $runs[] = new Run("run $i", $of, $along);
+        }
+
+        return $runs;
+    }
+
+    /** How many sheets more it takes than if no print had to run on. */
+    public function sheetsForRuns(): int
+    {
+        $job = $this->plan->job;
+        $without = Planner::plan(new Job($job->pieces, $job->stock, $job->trimmer, $job->margin, $job->keep), 0.3);
+
+        return max(0, array_sum($this->plan->used()) - array_sum($without->used()));
     }
 
     /**

@@ -175,6 +175,47 @@ final class PlanTest extends TestCase
         self::assertSame(['10000 mm', '9000 mm', '100 mm'], array_column($this->stock($kraft), 'height'));
     }
 
+    /** Bought envelopes are stock of their own: how many are wanted, whether the card goes in, taken out, taken back, and how many packs to buy. */
+    public function test_bought_envelopes_are_counted_taken_and_bought_in_packs(): void
+    {
+        $envelopes = fn (string $width, string $height, int $count): string => $this->postJson('/api/library/envelopes', ['name' => 'Tern grey', 'system' => 'metric', 'width' => $width, 'height' => $height, 'count' => $count, 'pack' => 10, 'place' => 'box 1'])->assertCreated()->json('id');
+        // ISO 269: a C6 envelope, 114 × 162 mm, takes an A6 card, 105 × 148 mm (ISO 216).
+        $c6 = $envelopes('162 mm', '114 mm', 12);
+        $asked = fn (string $envelope): array => ['items' => [['design' => $this->design, 'count' => 30, 'envelope' => $envelope]]];
+        $plan = $this->postJson('/api/plans', ['name' => 'Cards', 'asked' => $asked($c6)])->assertCreated()->json();
+        self::assertSame([[30, 12, 2, false]], array_map(fn (array $one) => [$one['left'], $one['there'], $one['packs'], $one['isTight']], $plan['envelopes']));
+        self::assertMatchesRegularExpression('/room for 1[34](\.\d)? mm more along its longer side, [89](\.\d)? mm along the shorter/', $plan['envelopes'][0]['says'][0]);
+
+        $take = fn (string $stamp) => $this->postJson("/api/plans/{$plan['id']}/envelopes", ['entry' => $c6, 'stamp' => $stamp]);
+        $taken = $take($plan['stamp'])->assertCreated()->json();
+        self::assertSame([[18, 0, 2]], array_map(fn (array $one) => [$one['left'], $one['there'], $one['packs']], $taken['envelopes']));
+        self::assertSame([['envelopes', 12]], array_map(fn (array $one) => [$one['pieces'][0]['letter'], $one['pieces'][0]['count']], $taken['cut']));
+        self::assertSame($plan['sheets'], $taken['sheets']);
+        $take($plan['stamp'])->assertStatus(409);
+        $take($taken['stamp'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/entry');
+        $back = $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$taken['cut'][0]['id']}")->assertOk()->json();
+        self::assertSame([12, 30], [$this->getJson('/api/library')->json('envelopes.0.count'), $back['envelopes'][0]['left']]);
+
+        $small = $envelopes('140 mm', '100 mm', 99);
+        $plan = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked($small)])->assertOk()->json();
+        self::assertSame([true, 'Survey card does not go in.'], [$plan['envelopes'][0]['isTight'], $plan['envelopes'][0]['says'][0]]);
+        $this->postJson('/api/library/envelopes', ['name' => 'None', 'width' => '9 in', 'count' => -1])->assertUnprocessable()->assertJsonPath('errors.0.at', '/height');
+    }
+
+    /** A print that runs on from the mat into the next: side by side on the sheet, and what that takes is said. */
+    public function test_a_print_runs_on_where_that_is_asked(): void
+    {
+        $plan = $this->plan(4);
+        $mat = $plan['pieces'][1]['id'];
+        $asked = $plan['asked'] + ['runs' => [['pieces' => [$mat, $mat], 'along' => 'width']]];
+        $runs = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertOk()->json();
+        self::assertSame([['letters' => ['B', 'B'], 'along' => 'width', 'says' => 'Laid as one 2 times: 0 cm² of paper more, no more sheets.']], $runs['runs']);
+        $asked['runs'][0]['pieces'] = [$mat, $plan['pieces'][0]['id']];
+        self::assertSame('Not of one paper, or cut already.', $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertOk()->json('runs.0.says'));
+        $asked['runs'][0]['pieces'] = [$mat];
+        $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertUnprocessable()->assertJsonPath('errors.0.at', '/asked/runs/0/pieces');
+    }
+
     public function test_what_is_missing_is_on_the_shopping_list_in_sheets_of_the_size_she_names(): void
     {
         $plan = $this->plan(30);

@@ -15,6 +15,7 @@ use App\Overtaken;
 use App\Planning\Asked;
 use App\Planning\CameOut;
 use App\Planning\Drawer;
+use App\Planning\Envelopes;
 use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
@@ -94,6 +95,23 @@ final readonly class PlanController
         return $this->booked($planned, $sheet, CameOut::missed($sheet, $n ?? 1, $at, $planned->asked), true);
     }
 
+    /** As many of bought envelopes as are still wanted and there, taken out of the drawer: `{"entry", "stamp"}`. */
+    public function envelopes(Plan $plan, Request $request): JsonResponse
+    {
+        $planned = $this->planned($plan, $request);
+        $of = array_values(array_filter(Envelopes::of($planned), fn (Envelopes $one) => $one->entry->id === (JsonBody::of($request)->object()['entry'] ?? null)))[0] ?? throw InvalidDocument::at('/entry', Reason::of('plan.no-envelope'));
+        $taken = min($of->left, $of->there);
+        $taken > 0 || throw InvalidDocument::at('/entry', Reason::of('plan.no-envelope'));
+        $before = Drawer::text($of->entry);
+        Drawer::become($of->entry, $of->there - $taken);
+        $planned->kept->cuts()->create([
+            'paper' => $of->entry->id, 'sheet' => ['width' => $of->entry->entry['width'], 'height' => $of->entry->entry['height']], 'pieces' => [$of->entry->id => $taken],
+            'before' => $before, 'after' => Drawer::text($of->entry), 'is_missed' => false, 'cut_at' => Drafting::now(), 'found' => $planned->kept->found,
+        ]);
+
+        return $this->kept(Planned::of($planned->kept, $this->drafting, $this->words, $planned->found), 201);
+    }
+
     /** So many cuts of a sheet are made, and it is in hand; with none it is laid back: `{"sheet", "stamp", "made"}`. */
     public function hand(Plan $plan, Request $request): JsonResponse
     {
@@ -109,8 +127,7 @@ final readonly class PlanController
     public function further(Plan $plan, Request $request): JsonResponse
     {
         $said = JsonBody::of($request)->object();
-        $planned = $this->planned($plan);
-        ($said['stamp'] ?? null) === $planned->stamp() || throw Overtaken::byStock();
+        $planned = $this->planned($plan, $request);
         $in = new FieldReader($said);
         $slice = $in->count('/slice', self::MOST_SLICES) ?? 1;
         $in->throwProblems();
@@ -149,8 +166,7 @@ final readonly class PlanController
     private function seen(Plan $plan, Request $request): array
     {
         $said = JsonBody::of($request)->object();
-        $planned = $this->planned($plan);
-        ($said['stamp'] ?? null) === $planned->stamp() || throw Overtaken::byStock();
+        $planned = $this->planned($plan, $request);
         $index = $said['sheet'] ?? null;
 
         return [$planned, (is_int($index) ? $planned->plan->sheets[$index] ?? null : null) ?? throw InvalidDocument::at('/sheet', Reason::of('plan.no-sheet'))];
@@ -213,9 +229,17 @@ final readonly class PlanController
         return $name;
     }
 
-    private function planned(Plan $plan): Planned
+    /**
+     * @param ?Request $request that says which plan was seen; null where that does not matter
+     *
+     * @throws Overtaken where the plan is not any more what was seen
+     */
+    private function planned(Plan $plan, ?Request $request = null): Planned
     {
-        return Planned::of($plan, $this->drafting, $this->words);
+        $planned = Planned::of($plan, $this->drafting, $this->words);
+        $request === null || (JsonBody::of($request)->object()['stamp'] ?? null) === $planned->stamp() || throw Overtaken::byStock();
+
+        return $planned;
     }
 
     /** What was just changed: how it is laid from now on is kept with it. */

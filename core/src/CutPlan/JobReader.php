@@ -16,8 +16,6 @@ final readonly class JobReader
 {
     private const MOST_ENTRIES = 2000;
 
-    private const MOST_OF_A_RUN = 8;
-
     private const MOST_SHEETS = 100_000;
 
     private const ID = '/^[^\x00-\x1f\x7f]{1,80}$/Du';
@@ -122,10 +120,10 @@ final readonly class JobReader
                 $piece = $this->in->get("$at/pieces/$n");
                 $of[] = is_string($piece) ? $pieces[$piece] ?? null : null;
             }
-            $of = count($of) < 2 || count($of) > self::MOST_OF_A_RUN ? [] : $of;
+            $of = count($of) < 2 || count($of) > Run::MOST ? [] : $of;
             $papers = array_unique(array_map(fn (?Wanted $piece) => $piece?->paper, $of));
             if ($of === [] || in_array(null, $of, true) || count($papers) > 1) {
-                $this->in->problem("$at/pieces", Reason::of('plan.run', ['most' => self::MOST_OF_A_RUN]));
+                $this->in->problem("$at/pieces", Reason::of('plan.run', ['most' => Run::MOST]));
 
                 continue;
             }

@@ -9,6 +9,8 @@ use Gimbo\Core\Measure\Length;
 /** Pieces over which a print runs on: they are cut side by side out of one place, so that what ends on the one goes on on the next. */
 final readonly class Run
 {
+    public const MOST = 8;
+
     /**
      * @param non-empty-list<Wanted> $pieces in the order in which they lie, from the left or from below; the same one may come again
      * @param 'width'|'height' $along side by side along their widths, or one above the other; across they lie middle on middle

@@ -22,7 +22,7 @@ use Gimbo\Core\Paper\Weight;
 use Gimbo\Core\Tool\Tools;
 
 /**
- * Reads what a maker typed about a size, her tools, a paper or a cutting machine into an entry of her library, or says what is wrong with it.
+ * Reads what a maker typed about a size, her tools, a paper, a cutting machine or envelopes she bought into an entry of her library, or says what is wrong with it.
  *
  * Lengths may be bare numbers in the entry's own `system`; an entry that is kept has its units written.
  *
@@ -41,6 +41,8 @@ final readonly class EntryReader
     private const PUNCHES = ['circles', 'circleReach', 'corners', 'tab', 'repeat', 'holeReach', 'dies', 'plate', 'tapes'];
 
     private const MOST_PUNCHES = 40;
+
+    private const MOST_OF_A_PACK = 5000;
 
     private const OVAL = 'oval ';
 
@@ -72,6 +74,7 @@ final readonly class EntryReader
             Kind::Tools => $reader->tools(),
             Kind::Papers => $reader->paper(),
             Kind::Cutters => $reader->cutter(),
+            Kind::Envelopes => $reader->envelopes(),
         };
         $reader->in->throwProblems();
 
@@ -137,6 +140,19 @@ final readonly class EntryReader
             'width' => $width, 'height' => $height,
             'colour' => $this->in->colour('/colour'),
             'stock' => StockReader::read($this->in, $this->unit),
+        ];
+    }
+
+    /** @return Entry how large they are, how many there are, and how many a bought pack holds */
+    private function envelopes(): array
+    {
+        $this->in->allowOnly('', ['name', 'system', 'width', 'height', 'count', 'pack', 'place']);
+        $place = $this->in->get('/place') ?? '';
+
+        return [
+            'width' => $this->length('/width') ?? $this->missing('/width'), 'height' => $this->length('/height') ?? $this->missing('/height'),
+            'count' => $this->in->count('/count', StockReader::MOST_SHEETS, 0) ?? 0, 'pack' => $this->in->count('/pack', self::MOST_OF_A_PACK) ?? 25,
+            'place' => $place === '' ? '' : $this->in->name('/place', StockReader::LONGEST_PLACE),
         ];
     }
 

@@ -11,4 +11,5 @@ enum Kind: string
     case Tools = 'tools';
     case Papers = 'papers';
     case Cutters = 'cutters';
+    case Envelopes = 'envelopes';
 }

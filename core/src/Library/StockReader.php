@@ -22,7 +22,7 @@ final readonly class StockReader
 
     public const MOST_SHEETS = 100_000;
 
-    private const LONGEST_PLACE = 60;
+    public const LONGEST_PLACE = 60;
 
     /**
      * Problems are left with the reader. A row without an id of its own gets one.
