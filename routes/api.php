@@ -108,6 +108,8 @@ Route::post('plans/{plan}/cut', [PlanController::class, 'cut']);
 Route::post('plans/{plan}/missed', [PlanController::class, 'missed']);
 Route::put('plans/{plan}/hand', [PlanController::class, 'hand']);
 Route::post('plans/{plan}/envelopes', [PlanController::class, 'envelopes']);
+Route::get('plans/{plan}/meetings', [PlanController::class, 'meetings']);
+Route::post('plans/{plan}/meet', [PlanController::class, 'meet']);
 Route::post('plans/{plan}/further', [PlanController::class, 'further']);
 Route::delete('plans/{plan}/cuts/{cut}', [PlanController::class, 'undo']);
 Route::get('plans/{plan}/plan.pdf', [PlanController::class, 'pdf']);

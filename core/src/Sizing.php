@@ -135,6 +135,18 @@ final readonly class Sizing
     }
 
     /**
+     * Where pieces of several designs could be cut at one size.
+     *
+     * @param array<string, array<string, mixed>> $specs by design
+     * @param \Closure(string, string): ?string $paperOf what a design's piece is cut from; null where it is not looked at
+     * @return list<Meeting>
+     */
+    public function meetings(array $specs, \Closure $paperOf): array
+    {
+        return (new Meetings($this->settled(...)))->of($specs, $paperOf);
+    }
+
+    /**
      * What is still good, and what would save it, when one figure was really set to another length.
      *
      * @param string $piece its id

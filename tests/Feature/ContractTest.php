@@ -58,6 +58,7 @@ final class ContractTest extends TestCase
         $plan = $this->postJson('/api/plans', ['name' => 'Fair', 'asked' => ['items' => [['design' => $id, 'count' => 3]], 'papers' => ['' => $paper]]])->assertCreated();
         $this->assertAnswers('Plan', $plan);
         $this->assertAnswers('Plans', $this->getJson('/api/plans')->assertOk());
+        $this->assertAnswers('PlanMeetings', $this->getJson('/api/plans/'.$plan->json('id').'/meetings')->assertOk());
         $this->assertAnswers('Plan', $this->postJson('/api/plans/'.$plan->json('id').'/cut', ['sheet' => 0, 'stamp' => $plan->json('stamp')])->assertCreated());
         $this->assertAnswers('Shelf', $this->getJson('/api/designs')->assertOk());
         $this->assertAnswers('Shelf', $this->getJson('/api/designs/archive')->assertOk());

@@ -202,6 +202,27 @@ final class PlanTest extends TestCase
         $this->postJson('/api/library/envelopes', ['name' => 'None', 'width' => '9 in', 'count' => -1])->assertUnprocessable()->assertJsonPath('errors.0.at', '/height');
     }
 
+    /** Two envelopes a hair apart: brought to one size as one change of both designs, which is taken back as one. */
+    public function test_pieces_of_several_designs_are_brought_to_one_size(): void
+    {
+        $envelope = fn (string $width): array => ['make' => 'diagonal-envelope', 'system' => 'imperial', 'holds' => ['width' => $width, 'height' => '4 1/4 in', 'thickness' => '1/16 in'], 'paper' => ['caliper' => '0.2 mm', 'name' => 'White']];
+        [$a, $b] = [$this->start('Tickets', $envelope('5 1/2 in')), $this->start('Programmes', $envelope('5 5/8 in'))];
+        $plan = $this->postJson('/api/plans', ['name' => 'Both', 'asked' => ['items' => [['design' => $a, 'count' => 2], ['design' => $b, 'count' => 2]]]])->assertCreated()->json();
+        self::assertNotSame($plan['pieces'][0]['width'], $plan['pieces'][1]['width']);
+        [$meeting] = $this->getJson("/api/plans/{$plan['id']}/meetings")->assertOk()->json('meetings');
+        self::assertCount(2, $meeting['changes']);
+        self::assertMatchesRegularExpression('/Envelope, (Tickets|Programmes): \S+ in (more|less) room in its (width|height|depth)\./', implode(' ', $meeting['changes']));
+
+        $this->postJson("/api/plans/{$plan['id']}/meet", ['meeting' => 0, 'stamp' => 'old'])->assertStatus(409);
+        $this->postJson("/api/plans/{$plan['id']}/meet", ['meeting' => 9, 'stamp' => $plan['stamp']])->assertUnprocessable()->assertJsonPath('errors.0.at', '/meeting');
+        $met = $this->postJson("/api/plans/{$plan['id']}/meet", ['meeting' => 0, 'stamp' => $plan['stamp']])->assertOk()->json();
+        self::assertSame([$meeting['width'], $meeting['width']], array_column($met['pieces'], 'width'));
+        foreach ([$a, $b] as $id) {
+            self::assertNotContains(false, array_column(array_filter($this->getJson("/api/designs/$id")->json('design.checks'), fn (array $check) => ($check['hint'] ?? false) !== true), 'ok'));
+        }
+        self::assertSame([], $this->getJson("/api/plans/{$plan['id']}/meetings")->json('meetings'));
+    }
+
     /** A print that runs on from the mat into the next: side by side on the sheet, and what that takes is said. */
     public function test_a_print_runs_on_where_that_is_asked(): void
     {

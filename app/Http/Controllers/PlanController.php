@@ -16,6 +16,7 @@ use App\Planning\Asked;
 use App\Planning\CameOut;
 use App\Planning\Drawer;
 use App\Planning\Envelopes;
+use App\Planning\Meetings;
 use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
@@ -24,6 +25,7 @@ use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\PlanWriter;
+use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -134,6 +136,24 @@ final readonly class PlanController
         $planned->further($slice);
 
         return $this->kept($planned);
+    }
+
+    /** Where pieces of its designs could be cut at one size; each was tried. */
+    public function meetings(Plan $plan, Sizing $sizing): JsonResponse
+    {
+        $planned = $this->planned($plan);
+
+        return new JsonResponse(['meetings' => Meetings::of($planned, $sizing)->said(new PlanView($planned, $this->words), $this->words)]);
+    }
+
+    /** One of them is done, in every design it is about: `{"meeting": its index, "stamp"}`. */
+    public function meet(Plan $plan, Request $request, Sizing $sizing): JsonResponse
+    {
+        $index = JsonBody::of($request)->object()['meeting'] ?? null;
+        $meeting = is_int($index) ? Meetings::of($this->planned($plan, $request), $sizing)->all[$index] ?? null : null;
+        Meetings::become($meeting ?? throw InvalidDocument::at('/meeting', Reason::of('plan.no-meeting')), $this->drafting);
+
+        return $this->kept($this->planned($plan));
     }
 
     /** Takes a sheet back: there is again what there was, to the byte. */
