@@ -24,6 +24,7 @@ export type StockRow = Schemas['StockRow']
 export type Plan = Schemas['Plan']
 export type PlanAsked = Schemas['PlanAsked']
 export type PlanSheet = Schemas['PlanSheet']
+export type BoughtEnvelopes = Schemas['BoughtEnvelopes']
 export type PlanPart = Schemas['PlanPart']
 export type SizesPreview = Schemas['SizesPreview']
 export type Cutting = Schemas['Cutting']
@@ -226,6 +227,11 @@ export const api = {
   /** One slice of a longer search for fewer sheets. */
   searchPlan: (id: string, slice: number, stamp: string) =>
     send<Plan>('POST', `/plans/${id}/further`, { slice, stamp }),
+  /** As many bought envelopes as are still wanted and there. */
+  takeEnvelopes: (id: string, entry: string, stamp: string) =>
+    send<Plan>('POST', `/plans/${id}/envelopes`, { entry, stamp }),
+  meetings: (id: string) => send<Schemas['PlanMeetings']>('GET', `/plans/${id}/meetings`),
+  meetPlan: (id: string, meeting: number, stamp: string) => send<Plan>('POST', `/plans/${id}/meet`, { meeting, stamp }),
   uncut: (id: string, cut: number) => send<Plan>('DELETE', `/plans/${id}/cuts/${cut}`),
   trial: (of: 'notch' | 'caliper', measured: object) => send<Trial>('POST', `/trials/${of}`, measured),
   cutting: () => send<Cutting>('GET', '/cutting'),

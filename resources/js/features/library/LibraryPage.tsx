@@ -5,6 +5,7 @@ import { Header } from '@/ui/Header'
 import { Page } from '@/ui/Main'
 import { words } from '@/words'
 import { Cutters } from './Cutters'
+import { Envelopes } from './Envelopes'
 import { Papers } from './Papers'
 import { Sizes } from './Sizes'
 import { ToolSets } from './ToolSets'
@@ -21,7 +22,12 @@ export function LibraryPage({ kind, catalogue }: { kind: string; catalogue: Cata
           {library && kind === 'sizes' && <Sizes own={library.sizes} published={catalogue.sizes} />}
           {library && kind === 'tools' && <ToolSets sets={library.tools} />}
           {library && kind === 'cutters' && <Cutters own={library.cutters} />}
-          {library && kind === 'papers' && <Papers papers={library.papers} />}
+          {library && kind === 'papers' && (
+            <>
+              <Papers papers={library.papers} />
+              <Envelopes envelopes={library.envelopes} />
+            </>
+          )}
         </div>
       </Page>
     </div>

@@ -159,7 +159,7 @@ function Row({ row, i, problems, put, onDrop }: RowProps) {
         {(['width', 'height'] as const).map((side) => (
           <label key={side} className="block">
             <span className="mb-1 block text-[0.98rem] text-soft">
-              {words(row.roll && side === 'height' ? 'stock.length' : `papers.${side}`)}
+              {words(row.roll ? `stock.roll-${side}` : `papers.${side}`)}
             </span>
             <input
               className="field w-32!"

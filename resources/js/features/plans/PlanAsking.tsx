@@ -1,7 +1,9 @@
 import { X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { api, type Plan, type PlanAsked, type ShelfCard } from '@/api/client'
+import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
+import { Pair } from '@/ui/Pair'
 import { words } from '@/words'
 
 interface PlanAskingProps {
@@ -21,7 +23,9 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
       () => undefined,
     )
   }, [])
-  const items = plan.items.map(({ design, count }) => ({ design, count }))
+  const { library } = useLibrary()
+  const envelopes = library?.envelopes ?? []
+  const items = plan.items.map(({ design, count, envelope }) => ({ design, count, envelope }))
   const others = cards.filter(({ id }) => !items.some(({ design }) => design === id))
   const field = (name: 'kerf' | 'margin' | 'longest' | 'measures', usual: string) => (
     <Typed
@@ -53,6 +57,33 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
               keypad="count"
             />{' '}
             × {item.name ?? words('plan.gone')}
+            {envelopes.length > 0 && (
+              <>
+                {' '}
+                <ChoicePart
+                  label={words('plan.in-which', { name: item.name ?? words('plan.gone') })}
+                  value={item.envelope ?? ''}
+                  face={envelopes.find(({ id }) => id === item.envelope)?.name ?? words('plan.in-envelope')}
+                  groups={[
+                    {
+                      choices: [
+                        { value: '', label: words('plan.in-none') },
+                        ...envelopes.map((one) => ({
+                          value: one.id,
+                          label: one.name,
+                          aside: <Pair width={one.width} height={one.height} />,
+                        })),
+                      ],
+                    },
+                  ]}
+                  onChoose={(envelope) =>
+                    void onAsk({
+                      items: items.map((one, n) => (n === i ? { ...one, envelope: envelope || null } : one)),
+                    })
+                  }
+                />
+              </>
+            )}
             <button
               type="button"
               className="with-out"

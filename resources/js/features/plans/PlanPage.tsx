@@ -1,14 +1,13 @@
-import { FileText, Undo2 } from 'lucide-react'
+import { FileText } from 'lucide-react'
 import { useState } from 'react'
 import { api, files, type Plan, type PlanAsked } from '@/api/client'
-import { useLibrary } from '@/api/useLibrary'
 import { ErrorNote } from '@/ui/ErrorNote'
-import { Figure } from '@/ui/Figure'
 import { Header } from '@/ui/Header'
 import { Page } from '@/ui/Main'
 import { Progress } from '@/ui/Progress'
 import { words } from '@/words'
 import { PlanAsking } from './PlanAsking'
+import { PlanLists } from './PlanLists'
 import { SheetWork } from './SheetWork'
 import { usePlan } from './usePlan'
 
@@ -88,7 +87,13 @@ export function PlanPage({ id }: { id: string }) {
               />
             )}
           </section>
-          <Lists plan={plan} onUndo={(cut) => void act(() => api.uncut(id, cut))} onAsk={ask} />
+          <PlanLists
+            plan={plan}
+            onUndo={(cut) => void act(() => api.uncut(id, cut))}
+            onAsk={ask}
+            onEnvelopes={(entry) => void act((seen) => api.takeEnvelopes(id, entry, seen.stamp))}
+            onMeet={(meeting) => act((seen) => api.meetPlan(id, meeting, seen.stamp))}
+          />
         </div>
       </Page>
     </div>
@@ -99,175 +104,4 @@ function whyNoSheets(plan: Plan) {
   if (plan.items.length === 0) return 'plan.nothing-asked'
   if (plan.papers.some(({ entry }) => entry === null)) return 'plan.no-paper'
   return plan.missing.length > 0 ? 'plan.no-sheets' : 'plan.all-cut'
-}
-
-interface ListsProps {
-  plan: Plan
-  onUndo: (cut: number) => void
-  onAsk: (asked: PlanAsked) => Promise<boolean>
-}
-
-function Lists({ plan, onUndo, onAsk }: ListsProps) {
-  const { library } = useLibrary()
-  return (
-    <aside aria-label={words('plan.lists')} className="min-w-0 space-y-5">
-      {plan.cut.length > 0 && (
-        <section>
-          <h2 className="mb-1 text-lg">{words('plan.cut-already')}</h2>
-          <ul className="divide-y divide-line">
-            {[...plan.cut].reverse().map((cut, i) => (
-              <li key={cut.id} className="flex items-center gap-3 py-1.5" data-booked={cut.id}>
-                <span className="flex-1">
-                  {cut.paper}, <Figure text={cut.sheet.width} /> × <Figure text={cut.sheet.height} />
-                  <span className="block text-soft">
-                    {cut.isMissed && `${words('plan.was-missed')} `}
-                    {cut.pieces.map(({ letter, count }) => `${count} × ${letter}`).join(', ') || words('plan.no-piece')}
-                  </span>
-                </span>
-                {i === 0 && (
-                  <button type="button" className="quiet-button text-live" onClick={() => onUndo(cut.id)}>
-                    <Undo2 aria-hidden="true" className="size-5" /> {words('plan.take-back')}
-                  </button>
-                )}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      <section>
-        <h2 className="mb-1 text-lg">{words('plan.pieces')}</h2>
-        <ul className="divide-y divide-line">
-          {plan.pieces.map((piece) => (
-            <li key={piece.id} className="flex items-baseline gap-3 py-1.5" data-piece={piece.letter}>
-              <span className="w-7 font-serif text-lg font-semibold">{piece.letter}</span>
-              <span className="flex-1">
-                {piece.label}
-                <span className="block text-soft">
-                  <Figure text={piece.width} /> × <Figure text={piece.height} />
-                  {!piece.mayTurn && ` · ${words('plan.not-turned')}`}
-                </span>
-              </span>
-              <span className="font-semibold whitespace-nowrap">{words('plan.times', { count: piece.count })}</span>
-            </li>
-          ))}
-        </ul>
-      </section>
-      {plan.papers.some(({ entry }) => entry === null) && (
-        <section className="rounded-xl border border-warn bg-warn-wash p-4">
-          <h2 className="mb-1 text-lg">{words('plan.which-paper')}</h2>
-          {plan.papers
-            .filter(({ entry }) => entry === null)
-            .map(({ named }) => (
-              <label key={named} className="mt-2 block">
-                <span className="mb-1 block">{named === '' ? words('plan.paper-unnamed') : named}</span>
-                <select
-                  className="field"
-                  value=""
-                  onChange={({ target }) => void onAsk({ papers: { ...plan.asked.papers, [named]: target.value } })}
-                >
-                  <option value="">{words('plan.choose-paper')}</option>
-                  {library?.papers.map((paper) => (
-                    <option key={paper.id} value={paper.id}>
-                      {paper.name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            ))}
-        </section>
-      )}
-      {plan.missing.length > 0 && (
-        <section aria-label={words('plan.missing')}>
-          <h2 className="mb-1 text-lg">{words('plan.missing')}</h2>
-          <ul className="text-warn">
-            {plan.missing.map((one) => (
-              <li key={one.id}>{words(`plan.missing.${one.why}`, { count: one.count, piece: one.label })}</li>
-            ))}
-          </ul>
-          {plan.shopping.length > 0 && <h3 className="mt-3 mb-1 text-lg">{words('plan.shopping')}</h3>}
-          <ul>
-            {plan.shopping.map((one) => (
-              <Buy
-                key={one.paper}
-                one={one}
-                onSize={(width, height) => onAsk({ buy: { ...plan.asked.buy, [one.paper]: { width, height } } })}
-              />
-            ))}
-          </ul>
-        </section>
-      )}
-      {plan.offcuts.length > 0 && (
-        <section>
-          <h2 className="mb-1 text-lg">{words('plan.left')}</h2>
-          <ul>
-            {plan.offcuts.map((one, i) => (
-              <li key={i}>
-                {words('plan.times', { count: one.count })} {one.paper}, <Figure text={one.width} /> ×{' '}
-                <Figure text={one.height} />
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-    </aside>
-  )
-}
-
-/** How many sheets to buy, of the size she names. */
-function Buy({
-  one,
-  onSize,
-}: {
-  one: Plan['shopping'][number]
-  onSize: (width: string, height: string) => Promise<boolean>
-}) {
-  const [isSizing, setSizing] = useState(false)
-  const [width, setWidth] = useState(one.width)
-  const [height, setHeight] = useState(one.height)
-  return (
-    <li data-buy={one.name}>
-      {words('plan.buy', {
-        count: one.count + one.spare,
-        paper: one.name,
-        width: one.width,
-        height: one.height,
-        spare: one.spare,
-      })}{' '}
-      {!isSizing && (
-        <button type="button" className="with-word" onClick={() => setSizing(true)}>
-          {words('plan.another-size')}
-        </button>
-      )}
-      {isSizing && (
-        <form
-          className="mt-1 mb-2 flex flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault()
-            void onSize(width, height).then((isDone) => isDone && setSizing(false))
-          }}
-        >
-          <input
-            className="field w-28!"
-            aria-label={words('papers.width')}
-            value={width}
-            data-keypad="length"
-            onChange={({ target }) => setWidth(target.value)}
-          />
-          <input
-            className="field w-28!"
-            aria-label={words('papers.height')}
-            value={height}
-            data-keypad="length"
-            onChange={({ target }) => setHeight(target.value)}
-          />
-          <button type="submit" className="quiet-button text-live">
-            {words('form.keep')}
-          </button>
-        </form>
-      )}
-      {one.tooLarge.length > 0 && (
-        <span className="block text-warn">{words('plan.too-large-for-it', { pieces: one.tooLarge.join(', ') })}</span>
-      )}
-    </li>
-  )
 }
