@@ -230,7 +230,7 @@ final class PlanTest extends TestCase
         $mat = $plan['pieces'][1]['id'];
         $asked = $plan['asked'] + ['runs' => [['pieces' => [$mat, $mat], 'along' => 'width']]];
         $runs = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertOk()->json();
-        self::assertSame([['letters' => ['B', 'B'], 'along' => 'width', 'says' => 'Laid as one 2 times: 0 cm² of paper more, no more sheets.']], $runs['runs']);
+        self::assertSame([['letters' => ['B', 'B'], 'along' => 'width', 'says' => 'Laid as one, 2 ×: 0 cm² of paper more, no more sheets.']], $runs['runs']);
         $asked['runs'][0]['pieces'] = [$mat, $plan['pieces'][0]['id']];
         self::assertSame('Not of one paper, or cut already.', $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertOk()->json('runs.0.says'));
         $asked['runs'][0]['pieces'] = [$mat];
