@@ -15,6 +15,7 @@ use Gimbo\Core\Paper\Rectangle;
  * What a maker asks a plan for: how many of which designs, and what else she says of it.
  *
  * `{"items": [{"design", "count", "envelope": entry}], "papers": {name: entry}, "kerf", "longest", "measures", "margin", "keep": {"width", "height"}, "spare", "buy": {entry: {"width", "height"}},
+ * "nested": [ids of the plan's pieces that are laid head to tail], "corners": [ids of those that are made of corners that come off others],
  * "runs": [{"pieces": [ids of the plan's pieces], "along": "width"|"height"}]}`
  */
 final readonly class Asked
@@ -29,10 +30,12 @@ final readonly class Asked
      * @param list<array{design: string, count: int, envelope: ?string}> $items each one in a bought envelope, where there is one
      * @param array<string, string> $papers an entry of the drawer, by what a design calls the paper
      * @param list<array{pieces: list<string>, along: 'width'|'height'}> $runs prints that run on
+     * @param list<string> $nested pieces laid head to tail
+     * @param list<string> $corners pieces made of corners that come off others
      * @param array<string, Rectangle> $buy the size sheets are bought in, by entry
      */
     private function __construct(
-        public array $items, public array $papers, public Length $kerf, public ?Length $longest, public ?Length $measures, public Length $margin, public Rectangle $keep, public int $spare, public array $buy, public array $runs,
+        public array $items, public array $papers, public Length $kerf, public ?Length $longest, public ?Length $measures, public Length $margin, public Rectangle $keep, public int $spare, public array $buy, public array $runs, public array $nested, public array $corners,
     ) {
     }
 
@@ -40,7 +43,7 @@ final readonly class Asked
     public static function read(mixed $document): self
     {
         $in = new FieldReader($document);
-        $in->allowOnly('', ['items', 'papers', 'kerf', 'longest', 'measures', 'margin', 'keep', 'spare', 'buy', 'runs']);
+        $in->allowOnly('', ['items', 'papers', 'kerf', 'longest', 'measures', 'margin', 'keep', 'spare', 'buy', 'runs', 'nested', 'corners']);
         $in->allowOnly('/keep', ['width', 'height']);
         $given = $in->get('/items') ?? [];
         if (! is_array($given) || ! array_is_list($given) || count($given) > self::MOST_ITEMS) {
@@ -61,11 +64,22 @@ final readonly class Asked
         $keep = new Rectangle($in->length('/keep/width') ?? Length::inches(1), $in->length('/keep/height') ?? Length::inches(2));
         $asked = new self(
             $items, is_array($papers) ? array_filter($papers, is_string(...)) : [], $in->length('/kerf', mayBeZero: true) ?? Length::zero(), $in->length('/longest'), $in->length('/measures'),
-            $in->length('/margin', mayBeZero: true) ?? Length::zero(), $keep, $in->count('/spare', self::MOST_SPARE, 0) ?? 1, $buy, self::runs($in),
+            $in->length('/margin', mayBeZero: true) ?? Length::zero(), $keep, $in->count('/spare', self::MOST_SPARE, 0) ?? 1, $buy, self::runs($in), self::ids($in, '/nested'), self::ids($in, '/corners'),
         );
         $in->throwProblems();
 
         return $asked;
+    }
+
+    /** @return list<string> */
+    private static function ids(FieldReader $in, string $at): array
+    {
+        $ids = $in->get($at) ?? [];
+        if (! is_array($ids) || array_filter($ids, fn (mixed $id) => ! is_string($id)) !== []) {
+            $in->problem($at, Reason::of('plan.list', ['most' => self::MOST_ITEMS]));
+        }
+
+        return array_values(array_filter(is_array($ids) ? $ids : [], is_string(...)));
     }
 
     /** @return list<array{pieces: list<string>, along: 'width'|'height'}> */

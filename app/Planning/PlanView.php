@@ -67,7 +67,7 @@ final readonly class PlanView
             'missing' => array_map(fn (Missing $one): array => ['id' => $one->piece, 'label' => $planned->labels[$one->piece] ?? $one->piece, 'count' => $one->count, 'why' => $one->why], $planned->plan->missing),
             'shopping' => array_map(fn (array $one): array => ['width' => $this->text($one['width']), 'height' => $this->text($one['height']), 'name' => $this->paper($one['paper'])] + $one, $planned->shopping()),
             'offcuts' => array_map(fn (array $one): array => ['paper' => $this->paper($one[0]), 'width' => $this->text($one[1]->width), 'height' => $this->text($one[1]->height), 'count' => $one[2]], $planned->plan->offcuts()),
-            'cut' => array_map($this->booked(...), $planned->cuts), 'envelopes' => array_map($this->envelope(...), Envelopes::of($planned)), 'laid' => $planned->laid(), 'runs' => array_map($this->run(...), array_keys($planned->asked->runs), $planned->asked->runs), 'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($planned->inHand()), array_values($planned->inHand())), 'mayImprove' => ! $planned->found->isLeast(),
+            'cut' => array_map($this->booked(...), $planned->cuts), 'envelopes' => array_map($this->envelope(...), Envelopes::of($planned)), 'nesting' => $this->nesting(), 'laid' => $planned->laid(), 'runs' => array_map($this->run(...), array_keys($planned->asked->runs), $planned->asked->runs), 'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($planned->inHand()), array_values($planned->inHand())), 'mayImprove' => ! $planned->found->isLeast(),
         ];
     }
 
@@ -76,7 +76,7 @@ final readonly class PlanView
     {
         return [
             'id' => $piece->id, 'letter' => $this->letters[$piece->id], 'label' => $this->planned->labels[$piece->id], 'width' => $this->text($piece->width), 'height' => $this->text($piece->height),
-            'count' => $piece->count, 'named' => $this->planned->paperOf[$piece->id], 'paper' => $piece->paper === '' ? null : $piece->paper, 'mayTurn' => $piece->mayTurn,
+            'count' => $piece->count, 'named' => $this->planned->paperOf[$piece->id], 'paper' => $piece->paper === '' ? null : $piece->paper, 'mayTurn' => $piece->mayTurn, 'says' => $this->parting($piece->id),
         ];
     }
 
@@ -140,6 +140,36 @@ final readonly class PlanView
     private function area(float $squareMillimetres): string
     {
         return $this->figures->unit() === Unit::Inch ? round($squareMillimetres / 645.16, 1).' in²' : round($squareMillimetres / 100).' cm²';
+    }
+
+    /** How two that lie head to tail are parted; null for what is cut alone. */
+    private function parting(string $id): ?string
+    {
+        $pair = Nesting::isPair($id) ? $this->planned->nesting->pairs[Nesting::single($id)] ?? null : null;
+        if ($pair === null) {
+            return null;
+        }
+        $isAcross = abs($pair->from->y - $pair->to->y) > abs($pair->box->height->toMillimetres()) - 0.001;
+
+        return $this->words->sentence($isAcross ? 'plan.pair.across' : 'plan.pair.level', ['from' => $this->text(Length::nearestTo($isAcross ? $pair->from->x : $pair->from->y)), 'to' => $this->text(Length::nearestTo($isAcross ? $pair->to->x : $pair->to->y))]);
+    }
+
+    /** @return list<Json> what may lie head to tail, and what may be made of corners that come off */
+    private function nesting(): array
+    {
+        $nesting = $this->planned->nesting;
+        $offers = [];
+        foreach ($nesting->pairs as $id => $pair) {
+            $offers[] = ['kind' => 'nested', 'piece' => $id, 'isDone' => in_array($id, $this->planned->asked->nested, true), 'says' => $this->words->sentence('plan.nest.pair', [
+                'piece' => $this->planned->labels[$id], 'width' => $this->text($pair->box->width), 'height' => $this->text($pair->box->height), 'saved' => (int) round(100 * $pair->saved),
+            ])];
+        }
+        foreach ($nesting->corners as $id => $from) {
+            $letters = array_values(array_unique(array_map(fn (array $one): string => $this->letters[$one['from']] ?? '?', $from)));
+            $offers[] = ['kind' => 'corners', 'piece' => $id, 'isDone' => in_array($id, $this->planned->asked->corners, true), 'says' => $this->words->sentence('plan.nest.corners', ['piece' => $this->planned->labels[$id], 'count' => array_sum(array_column($from, 'count')), 'letters' => $this->words->listed($letters)])];
+        }
+
+        return $offers;
     }
 
     /** @return ?Json of a roll, how much is cut off it and how much stays */

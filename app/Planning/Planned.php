@@ -60,6 +60,8 @@ final class Planned
     /** @var list<SheetCut> */
     public array $cuts;
 
+    public Nesting $nesting;
+
     public Found $found;
 
     public CutPlan $plan;
@@ -168,6 +170,24 @@ final class Planned
             $entry === null || $this->papers[$entry->id] = $entry;
         }
         $this->wanted = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, $piece->count, $this->named[$this->paperOf[$piece->id]] ?? '', $piece->mayTurn, rows: $piece->rows), $this->wanted);
+        $shapes = [];
+        foreach ($this->wanted as $piece) {
+            [$design, $id] = explode(' ', $piece->id);
+            $shapes[$piece->id] = $this->sized[$design]->piece($id);
+        }
+        $this->nesting = new Nesting($this->wanted, array_filter($shapes), $this->asked, $this->trimmer());
+        $this->wanted = $this->nesting->wanted;
+        foreach ($this->nesting->pairs as $id => $pair) {
+            $this->labels[Nesting::pairOf($id)] = $this->words->sentence('plan.pair', ['piece' => $this->labels[$id]]);
+            $this->paperOf[Nesting::pairOf($id)] = $this->paperOf[$id];
+        }
+    }
+
+    private function trimmer(): Trimmer
+    {
+        $first = array_values($this->sized)[0] ?? null;
+
+        return new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest, $this->asked->measures);
     }
 
     private function want(Design $design, Piece $piece, int $count): void
@@ -213,9 +233,7 @@ final class Planned
      */
     private function job(array $pieces, array $stock): Job
     {
-        $first = array_values($this->sized)[0] ?? null;
-
-        return new Job($pieces, $stock, new Trimmer($first->request->tools->cut->size ?? Step::of(Length::inches(1, 16))->size, $this->asked->kerf, $this->asked->longest, $this->asked->measures), $this->asked->margin, $this->asked->keep, $this->runs($pieces));
+        return new Job($pieces, $stock, $this->trimmer(), $this->asked->margin, $this->asked->keep, $this->runs($pieces));
     }
 
     /**

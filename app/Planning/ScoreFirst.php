@@ -33,6 +33,9 @@ final readonly class ScoreFirst
         $row = self::row($tree);
         if ($row !== null && $tree->number !== null) {
             [$piece, $isTurned, $count] = $row;
+            if (Nesting::isPair($piece)) {
+                return [];
+            }
             $scores = self::scores($piece, $sized, $tree->isUpright === $isTurned ? Axis::Width : Axis::Height, $isTurned, $tree->isUpright ? $tree->width : $tree->height);
 
             return $scores === [] ? [] : [new self($tree->number, $piece, $count, $scores)];

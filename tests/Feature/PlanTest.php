@@ -223,6 +223,35 @@ final class PlanTest extends TestCase
         self::assertSame([], $this->getJson("/api/plans/{$plan['id']}/meetings")->json('meetings'));
     }
 
+    /** A diamond card's small mats are half rectangles: two head to tail out of one, or out of the corners that come off its diamonds. */
+    public function test_slanted_pieces_lie_head_to_tail_or_come_out_of_corners(): void
+    {
+        $id = $this->start('Kite', ['make' => 'diamond-card', 'system' => 'imperial', 'holds' => ['width' => '6 in', 'height' => '6 in'], 'border' => '1/8 in', 'paper' => ['caliper' => '0.3 mm', 'name' => 'White']]);
+        $items = ['items' => [['design' => $id, 'count' => 2]], 'papers' => ['' => $this->white]];
+        $plan = $this->postJson('/api/plans', ['name' => 'Kites', 'asked' => $items])->assertCreated()->json();
+        $small = array_values(array_filter($plan['pieces'], fn (array $piece) => $piece['width'] === '1 1/8 in'));
+        self::assertSame([4, 4, 4, 4], array_column($small, 'count'));
+        $offer = fn (array $plan, string $kind, int $of): array => array_values(array_filter($plan['nesting'], fn (array $one) => [$one['kind'], $one['piece']] === [$kind, $small[$of]['id']]))[0];
+        self::assertStringContainsString('out of 1 1/8 in × 2 5/16 in, 50 % less paper', $offer($plan, 'nested', 0)['says']);
+
+        $asked = $items + ['nested' => [$small[0]['id']], 'corners' => [$small[1]['id']]];
+        $nested = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked])->assertOk()->json();
+        $pieces = array_column($nested['pieces'], null, 'id');
+        self::assertSame([false, false], [isset($pieces[$small[0]['id']]), isset($pieces[$small[1]['id']])], 'the one as pairs, the other of corners');
+        $pair = $pieces[$small[0]['id'].' pair'];
+        self::assertSame(['1 1/8 in', '2 5/16 in', 2], [$pair['width'], $pair['height'], $pair['count']]);
+        self::assertMatchesRegularExpression('/from (0 in|1 1\/8 in) on the lower edge to (0 in|1 1\/8 in) on the upper one/', $pair['says']);
+        self::assertSame([true, true], [$offer($nested, 'nested', 0)['isDone'], $offer($nested, 'corners', 1)['isDone']]);
+        self::assertStringContainsString('4 of them come out of the corners that come off', $offer($nested, 'corners', 1)['says']);
+        $cut = 0;
+        foreach ($nested['sheets'] as $sheet) {
+            foreach ($sheet['pieces'] as $one) {
+                $cut += $one['letter'] === $pair['letter'] ? $sheet['times'] * $one['count'] : 0;
+            }
+        }
+        self::assertSame(2, $cut + array_sum(array_column(array_filter($nested['missing'], fn (array $one) => $one['id'] === $pair['id']), 'count')));
+    }
+
     /** A print that runs on from the mat into the next: side by side on the sheet, and what that takes is said. */
     public function test_a_print_runs_on_where_that_is_asked(): void
     {

@@ -24,6 +24,38 @@ final readonly class Polygon
         return new self(self::signedArea($points) < 0 ? array_reverse($points) : $points);
     }
 
+    /**
+     * The corners of the smallest convex polygon round some points, anticlockwise, none between two others (Andrew, Information Processing
+     * Letters 9, 1979).
+     *
+     * @param list<Point> $points
+     * @return list<Point>
+     */
+    public static function hull(array $points): array
+    {
+        usort($points, fn (Point $a, Point $b) => [$a->x, $a->y] <=> [$b->x, $b->y]);
+
+        return [...self::halfHull($points), ...self::halfHull(array_reverse($points))];
+    }
+
+    /**
+     * @param list<Point> $points from one end to the other
+     * @return list<Point> those that turn left only, without the last
+     */
+    private static function halfHull(array $points): array
+    {
+        $chain = [];
+        foreach ($points as $point) {
+            while (count($chain) > 1 && $chain[count($chain) - 1]->minus($chain[count($chain) - 2])->cross($point->minus($chain[count($chain) - 1])) <= 1e-9) {
+                array_pop($chain);
+            }
+            $chain[] = $point;
+        }
+        array_pop($chain);
+
+        return $chain;
+    }
+
     /** @param array{float|int, float|int} ...$points x and y of each corner, in either winding */
     public static function at(array ...$points): self
     {
