@@ -142,6 +142,14 @@ final readonly class PlanView
         return $this->figures->unit() === Unit::Inch ? round($squareMillimetres / 645.16, 1).' in²' : round($squareMillimetres / 100).' cm²';
     }
 
+    /** Of a piece, or of two of it head to tail, whichever is cut. */
+    private function letterOf(string $id): string
+    {
+        $cut = array_column(array_map(fn (Wanted $piece): array => [$piece->id, true], $this->planned->wanted), 1, 0);
+
+        return $this->letters[isset($cut[$id]) ? $id : Nesting::pairOf($id)] ?? $this->letters[$id] ?? '?';
+    }
+
     /** How two that lie head to tail are parted; null for what is cut alone. */
     private function parting(string $id): ?string
     {
@@ -161,12 +169,12 @@ final readonly class PlanView
         $offers = [];
         foreach ($nesting->pairs as $id => $pair) {
             $offers[] = ['kind' => 'nested', 'piece' => $id, 'isDone' => in_array($id, $this->planned->asked->nested, true), 'says' => $this->words->sentence('plan.nest.pair', [
-                'piece' => $this->planned->labels[$id], 'width' => $this->text($pair->box->width), 'height' => $this->text($pair->box->height), 'saved' => (int) round(100 * $pair->saved),
+                'piece' => $this->letterOf($id), 'width' => $this->text($pair->box->width), 'height' => $this->text($pair->box->height), 'saved' => (int) round(100 * $pair->saved),
             ])];
         }
         foreach ($nesting->corners as $id => $from) {
-            $letters = array_values(array_unique(array_map(fn (array $one): string => $this->letters[$one['from']] ?? '?', $from)));
-            $offers[] = ['kind' => 'corners', 'piece' => $id, 'isDone' => in_array($id, $this->planned->asked->corners, true), 'says' => $this->words->sentence('plan.nest.corners', ['piece' => $this->planned->labels[$id], 'count' => array_sum(array_column($from, 'count')), 'letters' => $this->words->listed($letters)])];
+            $letters = array_values(array_unique(array_map(fn (array $one): string => $this->letterOf($one['from']), $from)));
+            $offers[] = ['kind' => 'corners', 'piece' => $id, 'isDone' => in_array($id, $this->planned->asked->corners, true), 'says' => $this->words->sentence('plan.nest.corners', ['piece' => $this->letterOf($id), 'count' => array_sum(array_column($from, 'count')), 'letters' => $this->words->listed($letters)])];
         }
 
         return $offers;

@@ -18,9 +18,17 @@
     <h1>{{ $plan['name'] }}</h1>
     <table>
       @foreach ($plan['pieces'] as $piece)
-        <tr><td class="n">{{ $piece['letter'] }}</td><td>{{ $piece['label'] }}</td><td class="at">{{ $piece['width'] }} × {{ $piece['height'] }}</td><td>{{ $piece['count'] }} ×</td></tr>
+        <tr><td class="n">{{ $piece['letter'] }}</td><td>{{ $piece['label'] }}{{ $piece['says'] === null ? '' : '. '.$piece['says'] }}</td><td class="at">{{ $piece['width'] }} × {{ $piece['height'] }}</td><td>{{ $piece['count'] }} ×</td></tr>
       @endforeach
     </table>
+    @foreach ($plan['nesting'] as $one)
+      @if ($one['isDone'] && $one['kind'] === 'corners')
+        <p>{{ $one['says'] }}</p>
+      @endif
+    @endforeach
+    @foreach ($plan['envelopes'] as $one)
+      <p><strong>{{ $one['name'] }}</strong>, {{ $one['width'] }} × {{ $one['height'] }}: {{ $words->sentence('plan.envelopes-left', ['left' => $one['left'], 'there' => $one['there']]) }} {{ implode(' ', $one['says']) }}</p>
+    @endforeach
     @foreach ($plan['sheets'] as $i => $sheet)
       <div class="sheet">
         <h2>{{ $words->sentence('plan.sheet', ['n' => $i + 1, 'paper' => $sheet['paper'], 'width' => $sheet['width'], 'height' => $sheet['height'], 'times' => $sheet['times']]) }}{{ $sheet['place'] === '' ? '' : ' · '.$sheet['place'] }}</h2>
@@ -48,6 +56,11 @@
         <p>{{ $words->sentence('plan.missing.'.$one['why'], ['count' => $one['count'], 'piece' => $one['label']]) }}</p>
       @endforeach
     @endif
+    @foreach ($plan['envelopes'] as $one)
+      @if ($one['packs'] > 0)
+        <p>{{ $one['name'] }}: {{ $words->sentence('plan.envelopes-buy', ['packs' => $one['packs'], 'pack' => $one['pack']]) }}</p>
+      @endif
+    @endforeach
     @if ($plan['shopping'] !== [])
       <h2>{{ $words->sentence('plan.shopping') }}</h2>
       <table>

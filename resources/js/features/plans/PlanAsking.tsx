@@ -63,7 +63,7 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
                 <ChoicePart
                   label={words('plan.in-which', { name: item.name ?? words('plan.gone') })}
                   value={item.envelope ?? ''}
-                  face={envelopes.find(({ id }) => id === item.envelope)?.name ?? words('plan.in-envelope')}
+                  face={inWhich(envelopes.find(({ id }) => id === item.envelope)?.name)}
                   groups={[
                     {
                       choices: [
@@ -119,6 +119,9 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
     </div>
   )
 }
+
+const inWhich = (name: string | undefined) =>
+  name === undefined ? words('plan.in-envelope') : words('plan.in-named', { name })
 
 /** An empty field, or the word for it, takes back what was said. */
 const isAny = (text: string) => ['', words('plan.any')].includes(text.trim())

@@ -55,15 +55,13 @@ export function PlanLists({ plan, onUndo, onAsk, onEnvelopes, onMeet }: PlanList
                   <Figure text={piece.width} /> × <Figure text={piece.height} />
                   {!piece.mayTurn && ` · ${words('plan.not-turned')}`}
                 </span>
+                {piece.says && <span className="block text-soft">{piece.says}</span>}
               </span>
-              <RunsInto piece={piece} plan={plan} onAsk={onAsk} />
               <span className="font-semibold whitespace-nowrap">{words('plan.times', { count: piece.count })}</span>
             </li>
           ))}
         </ul>
       </section>
-      <Runs plan={plan} onAsk={onAsk} />
-      {plan.items.length > 1 && <Meetings key={plan.laid} id={plan.id} onMeet={onMeet} />}
       {plan.envelopes.length > 0 && (
         <section aria-label={words('plan.envelopes')}>
           <h2 className="mb-1 text-lg">{words('plan.envelopes')}</h2>
@@ -146,88 +144,145 @@ export function PlanLists({ plan, onUndo, onAsk, onEnvelopes, onMeet }: PlanList
           </ul>
         </section>
       )}
+      {plan.nesting.length > 0 && (
+        <details open={plan.nesting.some(({ isDone }) => isDone)}>
+          <summary className="min-h-11 cursor-pointer py-2 font-serif text-lg font-semibold">
+            {words('plan.nest')}
+          </summary>
+          <ul className="space-y-1">
+            {plan.nesting.map((one) => {
+              const ids = plan.asked[one.kind] ?? []
+              return (
+                <li key={`${one.kind} ${one.piece}`} data-nest={one.kind}>
+                  {one.says}{' '}
+                  <button
+                    type="button"
+                    className="with-word"
+                    onClick={() =>
+                      void onAsk({
+                        [one.kind]: one.isDone ? ids.filter((id) => id !== one.piece) : [...ids, one.piece],
+                      })
+                    }
+                  >
+                    {words(one.isDone ? 'plan.nest.undo' : `plan.nest.do.${one.kind}`)}
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+        </details>
+      )}
+      <Runs plan={plan} onAsk={onAsk} />
+      {plan.items.length > 1 && <Meetings key={plan.laid} id={plan.id} onMeet={onMeet} />}
     </aside>
   )
 }
 
 type Ask = PlanListsProps['onAsk']
 
-/** The next piece of a print that runs on from this one. */
-function RunsInto({ piece, plan, onAsk }: { piece: Plan['pieces'][number]; plan: Plan; onAsk: Ask }) {
-  const others = plan.pieces.filter(
-    ({ id, paper, count }) => paper !== null && paper === piece.paper && (id !== piece.id || count > 1),
-  )
-  const runs = plan.asked.runs ?? []
-  if (others.length === 0) return null
-  const put = (next: string) => {
-    const at = runs.findIndex(({ pieces }) => pieces.at(-1) === piece.id)
-    void onAsk({
-      runs:
-        at < 0
-          ? [...runs, { pieces: [piece.id, next], along: 'width' }]
-          : runs.map((run, i) => (i === at ? { ...run, pieces: [...run.pieces, next] } : run)),
-    })
-  }
+/** Prints that run on: over which pieces, which way, and what that takes. */
+function Runs({ plan, onAsk }: { plan: Plan; onAsk: Ask }) {
+  const [from, setFrom] = useState<string | null>(null)
+  const asked = plan.asked.runs ?? []
+  const first = plan.pieces.find(({ id }) => id === from)
+  const put = (i: number, run: (typeof asked)[number]) =>
+    void onAsk({ runs: i < asked.length ? asked.map((one, n) => (n === i ? run : one)) : [...asked, run] })
   return (
-    <ChoicePart
-      className="with-word shrink-0"
-      label={words('plan.run.into', { letter: piece.letter })}
-      value=""
-      face={words('plan.run.add')}
-      groups={[{ choices: others.map(({ id, letter, label }) => ({ value: id, label: `${letter}, ${label}` })) }]}
-      onChoose={put}
-    />
+    <section aria-label={words('plan.runs')}>
+      {plan.runs.length > 0 && <h2 className="mb-1 text-lg">{words('plan.runs')}</h2>}
+      <ul className="space-y-2">
+        {plan.runs.map((run, i) => {
+          const one = asked[i]
+          return (
+            one && (
+              <li key={i} data-run={run.letters.join('')}>
+                <span className="flex flex-wrap items-center gap-x-2">
+                  <span className="font-serif text-lg font-semibold">
+                    {run.letters.join(run.along === 'width' ? ' → ' : ' ↑ ')}
+                  </span>
+                  <ChoicePart
+                    className="with-word"
+                    label={words('plan.run.way', { letters: run.letters.join(', ') })}
+                    value={run.along}
+                    face={words(`plan.run.${run.along}`)}
+                    groups={[{ choices: WAYS.map((along) => ({ value: along, label: words(`plan.run.${along}`) })) }]}
+                    onChoose={(along) => put(i, { ...one, along: along === 'height' ? 'height' : 'width' })}
+                  />
+                  <Piece
+                    label={words('plan.run.into', { letter: run.letters.at(-1) ?? '' })}
+                    face={words('plan.run.add')}
+                    pieces={matesOf(plan, one.pieces[0])}
+                    onChoose={(piece) => put(i, { ...one, pieces: [...one.pieces, piece] })}
+                  />
+                  <button
+                    type="button"
+                    className="with-out"
+                    aria-label={words('plan.run.drop')}
+                    onClick={() => void onAsk({ runs: asked.filter((_, n) => n !== i) })}
+                  >
+                    <X aria-hidden="true" className="size-4" />
+                  </button>
+                </span>
+                <span className="block text-soft">{run.says}</span>
+              </li>
+            )
+          )
+        })}
+      </ul>
+      {first ? (
+        <span className="flex flex-wrap items-center gap-x-2">
+          <span className="font-serif text-lg font-semibold">{first.letter} →</span>
+          <Piece
+            label={words('plan.run.into', { letter: first.letter })}
+            face={words('plan.run.add')}
+            pieces={matesOf(plan, first.id)}
+            onChoose={(piece) => {
+              setFrom(null)
+              put(asked.length, { pieces: [first.id, piece], along: 'width' })
+            }}
+          />
+        </span>
+      ) : (
+        <Piece
+          label={words('plan.run.begin')}
+          face={words('plan.run.begin')}
+          pieces={plan.pieces.filter(({ id }) => matesOf(plan, id).length > 0)}
+          onChoose={setFrom}
+        />
+      )}
+    </section>
   )
 }
 
-/** Prints that run on: over which pieces, which way, and what that takes. */
-function Runs({ plan, onAsk }: { plan: Plan; onAsk: Ask }) {
-  const asked = plan.asked.runs ?? []
-  if (plan.runs.length === 0) return null
+const WAYS = ['width', 'height'] as const
+
+/** What a print may run on into from a piece: others of its paper, or itself where there are several. */
+const matesOf = (plan: Plan, id: string | undefined) => {
+  const from = plan.pieces.find((piece) => piece.id === id)
+  return plan.pieces.filter(
+    ({ id: own, paper, count }) => from?.paper != null && paper === from.paper && (own !== from.id || count > 1),
+  )
+}
+
+interface PieceProps {
+  label: string
+  face: string
+  pieces: Plan['pieces']
+  onChoose: (piece: string) => void
+}
+
+/** One of the plan's pieces is chosen. */
+function Piece({ label, face, pieces, onChoose }: PieceProps) {
+  if (pieces.length === 0) return null
   return (
-    <section aria-label={words('plan.runs')}>
-      <h2 className="mb-1 text-lg">{words('plan.runs')}</h2>
-      <ul className="space-y-2">
-        {plan.runs.map((run, i) => (
-          <li key={i} data-run={run.letters.join('')}>
-            <span className="flex flex-wrap items-center gap-x-2">
-              <span className="font-serif text-lg font-semibold">
-                {run.letters.join(run.along === 'width' ? ' → ' : ' ↑ ')}
-              </span>
-              <ChoicePart
-                label={words('plan.runs')}
-                value={run.along}
-                face={words(`plan.run.${run.along}`)}
-                groups={[
-                  {
-                    choices: (['width', 'height'] as const).map((along) => ({
-                      value: along,
-                      label: words(`plan.run.${along}`),
-                    })),
-                  },
-                ]}
-                onChoose={(along) =>
-                  void onAsk({
-                    runs: asked.map((one, n) =>
-                      n === i ? { ...one, along: along === 'height' ? 'height' : 'width' } : one,
-                    ),
-                  })
-                }
-              />
-              <button
-                type="button"
-                className="with-out"
-                aria-label={words('plan.run.drop')}
-                onClick={() => void onAsk({ runs: asked.filter((_, n) => n !== i) })}
-              >
-                <X aria-hidden="true" className="size-4" />
-              </button>
-            </span>
-            <span className="block text-soft">{run.says}</span>
-          </li>
-        ))}
-      </ul>
-    </section>
+    <ChoicePart
+      className="with-word"
+      label={label}
+      value=""
+      face={face}
+      groups={[{ choices: pieces.map(({ id, letter, label: name }) => ({ value: id, label: `${letter}, ${name}` })) }]}
+      onChoose={onChoose}
+    />
   )
 }
 

@@ -12,10 +12,14 @@ interface SheetDrawingProps {
 export function SheetDrawing({ sheet, label, now }: SheetDrawingProps) {
   const { width, height } = sheet.tree
   const { leaves, cuts } = placed(sheet.tree)
-  const unit = Math.max(width, height) / 100
+  const seen = windowOf(
+    sheet.tree,
+    cuts.find(({ part }) => part.n === now),
+  )
+  const unit = Math.max(width, seen.height) / 100
   return (
     <svg
-      viewBox={`${-2 * unit} ${-2 * unit} ${width + 4 * unit} ${height + 4 * unit}`}
+      viewBox={`${-2 * unit} ${seen.top - 2 * unit} ${width + 4 * unit} ${seen.height + 4 * unit}`}
       role="img"
       aria-label={label}
       className="size-full"
@@ -54,6 +58,15 @@ export function SheetDrawing({ sheet, label, now }: SheetDrawingProps) {
       })}
     </svg>
   )
+}
+
+/** Of what is much longer than wide, a roll, only so much is seen as lies about the cut. */
+const LONGEST = 2.2
+
+function windowOf({ width, height }: PlanPart, cut: Placed | undefined) {
+  const seen = Math.min(height, LONGEST * width)
+  const middle = cut ? cut.y - (cut.part.isUpright ? cut.part.height / 2 : (cut.part.at ?? 0)) : height
+  return { top: Math.max(0, Math.min(height - seen, middle - seen / 2)), height: seen }
 }
 
 function Leaf({ leaf: { part, x, y }, unit }: { leaf: Placed; unit: number }) {
