@@ -220,3 +220,185 @@ test('of a paper without a name is asked which it is; what is cut is said only w
     .click()
   await expect(says).toHaveText('Everything is cut')
 })
+
+/** A plan of its own, opened. */
+async function openPlan(page: Page, asked: object): Promise<string> {
+  const made = await page.request.post('/api/plans', { data: { name: own('Plan'), asked } })
+  expect(made.status()).toBe(201)
+  const { id } = (await made.json()) as { id: string }
+  await page.goto(`/plans/${id}`)
+  return id
+}
+
+test('a sheet in hand is where it was left after a reload, and seen in another window', async ({ page, context }) => {
+  const name = own('Gull')
+  await paper(page, name, [{ width: '12 in', height: '12 in', count: 5 }])
+  const card = await design(page, own('Card'), {
+    make: 'folded-card',
+    holds: HOLDS,
+    paper: { caliper: '0.3 mm', name },
+  })
+  await openPlan(page, { items: [{ design: card, count: 4 }] })
+  await page.getByRole('button', { name: 'Cut, go on' }).click()
+  await expect(page.getByText(/^Cut 2 of/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(/^Cut 2 of/)).toBeVisible()
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(other.getByText(/^Cut 2 of/)).toBeVisible()
+  // Laid back in the other window: this one is told before it goes on, and then is where the other is.
+  await other.getByRole('button', { name: 'One cut back' }).click()
+  await expect(other.getByText(/^Cut 1 of/)).toBeVisible()
+  await page
+    .getByRole('button', { name: /The whole sheet is cut|Cut: book/ })
+    .first()
+    .click()
+  await expect(page.getByText('The drawer or the plan has changed since you looked.')).toBeVisible()
+  await expect(page.getByText(/^Cut 1 of/)).toBeVisible()
+  await expect(page.locator('[data-booked]')).toHaveCount(0)
+})
+
+test('a longer search shows the best so far, how far it is, and is stopped', async ({ page }) => {
+  const name = own('Gull')
+  await paper(page, name, [{ width: '12 in', height: '12 in', count: 90 }])
+  const items = []
+  for (const [width, height, count] of [
+    ['5 1/2 in', '4 1/4 in', 11],
+    ['6 3/8 in', '3 1/2 in', 13],
+    ['4 1/8 in', '3 in', 17],
+    ['5 in', '5 in', 9],
+  ] as const) {
+    const card = { make: 'diagonal-envelope', holds: { width, height, thickness: '1/16 in' } }
+    items.push({
+      design: await design(page, own('Envelope'), { ...card, paper: { caliper: '0.12 mm', name } }),
+      count,
+    })
+  }
+  await openPlan(page, { items })
+  const says = page.getByRole('status').filter({ hasText: 'sheets to cut' })
+  const number = async () => Number(/^(\d+)/.exec((await says.textContent()) ?? '')?.[1])
+  const before = await number()
+  expect(before).toBeGreaterThan(5)
+  await page.getByRole('button', { name: 'Look longer for fewer' }).click()
+  const bar = page.getByRole('progressbar', { name: /fewer sheets/ })
+  await expect(bar).toBeVisible()
+  await expect(says).toBeVisible()
+  await expect(async () => expect(Number(await bar.getAttribute('aria-valuenow'))).toBeGreaterThan(0)).toPass()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(bar).toHaveCount(0)
+  expect(await number()).toBeLessThanOrEqual(before)
+})
+
+for (const [how, width, height, hasTouch] of [
+  ['by mouse', 1280, 800, false],
+  ['by touch', 390, 844, true],
+] as const) {
+  test.describe(how, () => {
+    test.use({ hasTouch, viewport: { width, height } })
+
+    test(`${how}: from a roll, in bought envelopes, a print that runs on, slants that save paper, one size`, async ({
+      page,
+    }) => {
+      const press = (what: Locator) => (hasTouch ? what.tap() : what.click())
+      const [kraft, print] = [own('Kraft'), own('Print')]
+      await page.goto('/library/papers')
+      const envelopes = own('Tern grey')
+      await press(page.getByRole('button', { name: 'Envelopes', exact: true }))
+      const form = page.getByRole('dialog')
+      await form.getByLabel('Name').fill(envelopes)
+      await form.getByLabel('Width').fill('5 3/4')
+      await press(form.getByRole('button', { name: 'Save' }))
+      await expect(form.getByRole('alert').first()).toBeVisible()
+      await form.getByLabel('Height').fill('4 3/8')
+      await form.getByLabel('How many', { exact: true }).fill('4')
+      await form.getByLabel('How many a pack holds').fill('10')
+      await press(form.getByRole('button', { name: 'Save' }))
+      await expect(page.getByRole('heading', { name: envelopes })).toBeVisible()
+
+      const roll = await paper(page, kraft, [{ width: '12 in', height: '5 yd', count: 1, roll: true }])
+      await paper(page, print, [{ width: '12 in', height: '12 in', count: 9 }])
+      const card = (holds: object) => ({ make: 'folded-card', holds, paper: { caliper: '0.3 mm', name: kraft } })
+      const invitation = await design(page, own('Invitation'), card(HOLDS))
+      const kite = await design(page, own('Kite'), {
+        make: 'diamond-card',
+        holds: { width: '6 in', height: '6 in' },
+        border: '1/8 in',
+        paper: { caliper: '0.3 mm', name: print },
+      })
+      await openPlan(page, {
+        items: [
+          { design: invitation, count: 6 },
+          { design: kite, count: 2 },
+        ],
+      })
+
+      // Six invitations in envelopes, of which four are there: taken out, a pack to buy, taken back.
+      await press(page.getByRole('button', { name: /^The envelope Invitation/ }))
+      await press(page.getByRole('menuitemradio', { name: new RegExp(`^${envelopes}`) }))
+      const bought = page.locator(`[data-envelopes="${envelopes}"]`)
+      await expect(bought).toContainText(/room for 1\/4 in more along its longer side, 1\/8 in/)
+      await expect(bought).toContainText('6 still to be taken, 4 there. One pack of 10 to buy.')
+      await press(bought.getByRole('button', { name: 'Take 4 out of the drawer' }))
+      await expect(bought).toContainText('2 still to be taken, 0 there.')
+      await press(page.locator('[data-booked]').getByRole('button', { name: 'Take back' }))
+      await expect(bought).toContainText('6 still to be taken, 4 there.')
+
+      // The roll becomes shorter by what is cut off it.
+      await press(page.getByRole('button', { name: new RegExp(`1\\. ${kraft}`) }))
+      await expect(page.getByText(/25 1\/2 in of the roll is used; 154 1\/2 in stays on it/).first()).toBeVisible()
+      await press(page.getByRole('button', { name: 'The whole sheet is cut' }))
+      await expect(page.locator('[data-booked]')).toHaveCount(1)
+      expect(await stockOf(page, roll)).toMatchObject([
+        { height: '154 1/2 in', count: 1, roll: true },
+        { offcut: true },
+      ])
+
+      // Two head to tail, and what comes out of corners.
+      const pieces = page.locator('[data-piece]')
+      const before = await pieces.count()
+      await press(page.getByText('Slants that save paper'))
+      await press(page.getByRole('button', { name: 'Lay them so' }).first())
+      await expect(page.getByText(/^Two of .*, head to tail/)).toBeVisible()
+      await expect(page.getByText(/^Part them by a cut from .* to /)).toBeVisible()
+      await press(page.getByRole('button', { name: 'Make them of the corners' }).first())
+      await expect(pieces).toHaveCount(before - 1)
+
+      // A print that runs on over two of them, and again not.
+      await press(page.getByRole('button', { name: 'A print runs on from piece to piece …' }))
+      await press(page.getByRole('menuitemradio').last())
+      await press(page.getByRole('button', { name: /^The print of . runs on into/ }))
+      await press(page.getByRole('menuitemradio').last())
+      const run = page.locator('[data-run]')
+      await expect(run).toContainText(/Laid as one, \d+ ×/)
+      await press(run.getByRole('button', { name: 'It need not run on' }))
+      await expect(run).toHaveCount(0)
+
+      await press(page.getByRole('button', { name: 'Could pieces be cut at one size?' }))
+      await expect(page.getByText('No pieces of these designs come to one size')).toBeVisible()
+    })
+  })
+}
+
+test('envelopes a hair apart are brought to one size, and both designs are changed', async ({ page }) => {
+  const name = own('Gull')
+  await paper(page, name, [{ width: '12 in', height: '12 in', count: 9 }])
+  const of = (width: string) =>
+    design(page, own('Envelope'), {
+      make: 'diagonal-envelope',
+      holds: { width, height: '4 1/4 in', thickness: '1/16 in' },
+      paper: { caliper: '0.2 mm', name },
+    })
+  await openPlan(page, {
+    items: [
+      { design: await of('5 1/2 in'), count: 2 },
+      { design: await of('5 5/8 in'), count: 2 },
+    ],
+  })
+  const sizes = () => page.locator('[data-piece] .text-soft').allTextContents()
+  await expect(page.locator('[data-piece]')).toHaveCount(2)
+  expect(new Set(await sizes()).size).toBe(2)
+  await page.getByRole('button', { name: 'Could pieces be cut at one size?' }).click()
+  await expect(page.locator('[data-meeting]')).toContainText(/room in its (width|height|depth)/)
+  await page.getByRole('button', { name: 'Size them so' }).click()
+  await expect(async () => expect(new Set(await sizes()).size).toBe(1)).toPass()
+})

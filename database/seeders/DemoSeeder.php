@@ -48,6 +48,7 @@ final class DemoSeeder extends Seeder
             [Kind::Papers, ['name' => 'Tern white', 'weight' => 80, 'basis' => 'cover-lb', 'width' => '8 1/2', 'height' => '11', 'colour' => '#fbfaf5', 'stock' => [self::sheets('8 1/2', '11', 40), self::offcut('8 1/2', '4', 1, 'folder 1')]]],
             [Kind::Papers, ['name' => 'Dune grass', 'weight' => 65, 'basis' => 'cover-lb', 'width' => '12', 'height' => '12', 'colour' => '#c4cfa6', 'stock' => [self::sheets('12', '12', 6), self::sheets('6', '6', 20)]]],
             [Kind::Papers, ['name' => 'Wrack line', 'system' => 'metric', 'weight' => 200, 'width' => '305', 'height' => '305', 'colour' => '#8a7f73', 'stock' => [self::sheets('305', '305', 4), self::offcut('120', '305', 1, 'folder 2')]]],
+            [Kind::Envelopes, ['name' => 'Slack water grey', 'width' => '5 3/4', 'height' => '4 3/8', 'count' => 18, 'pack' => 25, 'place' => 'box 2']],
             [Kind::Tools, ['name' => 'Club house table', 'notch' => '0.42', 'reach' => '12', 'trimmerScore' => '1/16']],
             [Kind::Tools, ['name' => 'Warden’s hut', 'system' => 'metric', 'score' => '5', 'cut' => '1, 1/16 in', 'reach' => '305']],
             [Kind::Sizes, ['name' => 'Island season ticket', 'kind' => 'card', 'width' => '3 3/8', 'height' => '2 1/8']],

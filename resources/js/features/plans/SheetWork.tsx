@@ -81,7 +81,7 @@ export function SheetWork({ sheet, number, of, made, onMade, onCut, onMissed }: 
         <div className="mt-4 flex flex-wrap items-center gap-2">
           {step > 0 && (
             <button type="button" className="quiet-button" onClick={() => onMade(step - 1)}>
-              <ChevronLeft aria-hidden="true" className="size-5" /> {words('work.back')}
+              <ChevronLeft aria-hidden="true" className="size-5" /> {words('plan.one-back')}
             </button>
           )}
           <button
