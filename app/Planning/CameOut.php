@@ -41,7 +41,7 @@ final class CameOut
 
     /**
      * @param int $n number of the cut that was set wrong
-     * @param Length $at where it was cut
+     * @param Length $at the reading at which it was cut, from the edge from which it was to be
      *
      * @throws InvalidDocument where there is no such cut, or it lies outside its part
      */
@@ -71,8 +71,9 @@ final class CameOut
         $this->isFound = true;
         $side = $part->isUpright ? $part->width : $part->height;
         $this->at->isLessThan($side) || throw InvalidDocument::at('/at', Reason::of('plan.outside', ['most' => $side]));
-        $rest = Length::max(Length::zero(), $side->minus($this->at)->minus($this->asked->kerf));
-        foreach ([[$this->at, false], [$rest, $isRoll && ! $part->isUpright]] as [$length, $isOn]) {
+        $rest = Reading::fromOther($part, $this->at, $this->asked);
+        [$at, $rest] = Reading::of($part, $this->asked)->isFromFar ? [$rest, $this->at] : [$this->at, $rest];
+        foreach ([[$at, false], [$rest, $isRoll && ! $part->isUpright]] as [$length, $isOn]) {
             $part->isUpright ? $this->left($length, $part->height, $isOn) : $this->left($part->width, $length, $isOn);
         }
     }

@@ -212,12 +212,15 @@ final readonly class PlanView
             if ($cut->first === null || $cut->second === null || $cut->at === null) {
                 continue;
             }
-            $at = $this->text($cut->at);
+            $reading = Reading::of($cut, $this->planned->asked);
+            $at = $this->text($reading->at);
             $ways = $cut->isUpright ? 'upright' : 'level';
-            $isSet = $last !== null && $last->isUpright === $cut->isUpright && $last->at?->equals($cut->at) === true;
+            $before = $last === null ? null : Reading::of($last, $this->planned->asked);
+            $isSet = $last?->isUpright === $cut->isUpright && $before?->at->equals($reading->at) === true && $before->isFromFar === $reading->isFromFar;
+            $far = $reading->isFromFar ? 'far.' : '';
             $said[] = [
                 'n' => $cut->number, 'at' => $at,
-                'says' => $this->words->sentence($isSet ? "plan.cut.again.$ways" : "plan.cut.$ways", ['at' => $at]),
+                'says' => $this->words->sentence($isSet ? "plan.cut.again.$ways" : "plan.cut.$far$ways", ['at' => $at]),
                 'first' => $this->words->sentence("plan.first.$ways", ['part' => $this->part($cut->first)]), 'second' => $this->words->sentence("plan.second.$ways", ['part' => $this->part($cut->second)]),
                 'isTurned' => $last !== null && $last->isUpright !== $cut->isUpright,
             ];

@@ -72,6 +72,24 @@ final class PlanTest extends TestCase
         self::assertSame($before, $this->stockOf($this->white));
     }
 
+    /** Where the trimmer does not measure so far, a cut is set from the other edge, and one set wrong is read from there, too. */
+    public function test_a_cut_farther_than_the_trimmer_measures_is_set_from_the_other_edge(): void
+    {
+        $asked = ['items' => [['design' => $this->design, 'count' => 1]], 'measures' => '100 mm', 'kerf' => '1 mm'];
+        $plan = $this->postJson('/api/plans', ['name' => 'Near', 'asked' => $asked])->assertCreated()->json();
+        // The offcut of 300 × 110: the card of 296 × 105 leaves 3 and 4 beside it, the blade takes 1.
+        $at = $this->sheet($plan, '300 mm');
+        $cuts = $plan['sheets'][$at]['cuts'];
+        self::assertEqualsCanonicalizing(['3 mm', '4 mm'], array_column($cuts, 'at'));
+        foreach ($cuts as $cut) {
+            self::assertMatchesRegularExpression('/^Cut (upright at 3 mm, the right|level at 4 mm, the upper) edge at the rail\.$/', $cut['says']);
+        }
+        $upright = array_values(array_filter($cuts, fn (array $cut) => $cut['at'] === '3 mm'))[0];
+        $missed = $this->postJson("/api/plans/{$plan['id']}/missed", ['sheet' => $at, 'stamp' => $plan['stamp'], 'n' => $upright['n'], 'at' => '30 mm'])->assertCreated()->json();
+        self::assertSame([], $missed['cut'][0]['pieces']);
+        self::assertContains('269 mm', array_merge(...array_map(fn (array $row) => [$row['width'], $row['height']], $this->stock($this->white))));
+    }
+
     /** Every sheet cut one after another, and every one taken back, the last first. */
     public function test_undoing_all_restores_the_stock_to_the_byte(): void
     {
