@@ -80,7 +80,24 @@ final readonly class Found
             }
         }
 
-        return new CutPlan($this->job, $sheets, $missing, array_map(fn (Run $run): int => $runs[$run->id] ?? 0, $this->job->runs));
+        return new CutPlan($this->job, $sheets, self::once($missing), array_map(fn (Run $run): int => $runs[$run->id] ?? 0, $this->job->runs));
+    }
+
+    /**
+     * Each piece once, also where it is missing alone and in a run.
+     *
+     * @param list<Missing> $missing
+     * @return list<Missing>
+     */
+    private static function once(array $missing): array
+    {
+        $once = [];
+        foreach ($missing as $one) {
+            $same = $once[$one->piece] ?? null;
+            $once[$one->piece] = $same === null ? $one : new Missing($one->piece, $same->count + $one->count, $same->why === $one->why ? $one->why : Missing::NO_STOCK);
+        }
+
+        return array_values($once);
     }
 
     /** @return array{list<SheetCut>, list<Missing>} */

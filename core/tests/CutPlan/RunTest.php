@@ -33,6 +33,8 @@ final class RunTest extends TestCase
         self::assertSame([2, []], [$few['runs'][0]['count'] ?? null, $few['missing']]);
         $long = PlannerTest::planned($job(['id' => 'r', 'pieces' => ['lid', 'lid', 'lid', 'wall']], 6));
         self::assertSame([0, []], [$long['runs'][0]['count'] ?? null, $long['missing']]);
+        $none = PlannerTest::planned(['stock' => [['id' => 's', 'width' => '145 mm', 'height' => '85 mm', 'count' => 1]]] + $job(['id' => 'r', 'pieces' => ['lid', 'wall']], 9));
+        self::assertSame([['id' => 'lid', 'count' => 2], ['id' => 'wall', 'count' => 8]], array_map(fn (array $one): array => ['id' => $one['id'], 'count' => $one['count']], $none['missing']), 'each piece once');
         $short = PlannerTest::planned(['trimmer' => ['longest' => '70 mm'], 'stock' => [['id' => 's', 'width' => '180 mm', 'height' => '60 mm', 'count' => 9]]] + $job(['id' => 'r', 'pieces' => ['wall', 'wall']], 6));
         self::assertSame(3, $short['runs'][0]['count'] ?? null);
     }
