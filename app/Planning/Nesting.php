@@ -73,8 +73,8 @@ final class Nesting
         $left = array_column(array_map(fn (Wanted $piece): array => [$piece->id, $piece->count], $wanted), 1, 0);
         $off = [];
         foreach ($wanted as $piece) {
-            // What lies head to tail gives no corners.
-            foreach (isset($this->pieces[$piece->id]) && ! in_array($piece->id, $asked->nested, true) ? Corners::off($this->pieces[$piece->id]->pattern()->vertices, $this->pieces[$piece->id]->sheet) : [] as $corner) {
+            // What lies head to tail, or is made of corners itself, gives none.
+            foreach (isset($this->pieces[$piece->id]) && ! in_array($piece->id, [...$asked->nested, ...$asked->corners], true) ? Corners::off($this->pieces[$piece->id]->pattern()->vertices, $this->pieces[$piece->id]->sheet) : [] as $corner) {
                 $off[] = ['from' => $piece, 'corner' => $corner, 'count' => $piece->count];
             }
         }

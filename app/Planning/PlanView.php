@@ -88,10 +88,13 @@ final readonly class PlanView
         $kept = array_values(array_filter(Drawer::rows($entry), fn (array $one) => $one['id'] === $row))[0];
         $counts = array_count_values(array_filter(array_map(fn (Part $leaf) => $leaf->piece, $sheet->tree->leaves()), is_string(...)));
 
+        $cuts = $this->cuts($sheet->tree, $sheet->rest());
+        $scores = ScoreFirst::of($sheet->tree, $this->planned->sized);
+
         return [
             'paper' => $this->paper($paper), 'colour' => $entry->entry['colour'] ?? null, 'width' => $this->text($sheet->stock->width), 'height' => $this->text($sheet->stock->height),
-            'isOffcut' => $sheet->stock->isOffcut, 'place' => $kept['place'], 'times' => $sheet->times, 'tree' => $this->tree($sheet->tree, $sheet->rest()), 'roll' => $this->roll($sheet), 'cuts' => $this->cuts($sheet->tree),
-            'scores' => array_map($this->scoreFirst(...), ScoreFirst::of($sheet->tree, $this->planned->sized)),
+            'isOffcut' => $sheet->stock->isOffcut, 'place' => $kept['place'], 'times' => $sheet->times, 'tree' => $this->tree($sheet->tree, $sheet->rest()), 'roll' => $this->roll($sheet), 'cuts' => $cuts, 'told' => $this->told($cuts, $scores),
+            'scores' => array_map($this->scoreFirst(...), $scores),
             'pieces' => array_map(fn (string $id, int $count): array => ['letter' => $this->letters[$id], 'label' => $this->planned->labels[$id], 'count' => $count], array_keys($counts), array_values($counts)),
         ];
     }
@@ -147,7 +150,11 @@ final readonly class PlanView
     {
         $cut = array_column(array_map(fn (Wanted $piece): array => [$piece->id, true], $this->planned->wanted), 1, 0);
 
-        return $this->letters[isset($cut[$id]) ? $id : Nesting::pairOf($id)] ?? $this->letters[$id] ?? '?';
+        return match (true) {
+            isset($cut[$id]) => $this->letters[$id],
+            isset($cut[Nesting::pairOf($id)]) => $this->letters[Nesting::pairOf($id)],
+            default => $this->planned->labels[$id] ?? '?',
+        };
     }
 
     /** How two that lie head to tail are parted; null for what is cut alone. */
@@ -204,7 +211,7 @@ final readonly class PlanView
     }
 
     /** @return list<Json> the cuts in the order of the hand, in words */
-    public function cuts(Part $tree): array
+    private function cuts(Part $tree, ?Part $rest): array
     {
         $said = [];
         $last = null;
@@ -221,8 +228,8 @@ final readonly class PlanView
             $said[] = [
                 'n' => $cut->number, 'at' => $at,
                 'says' => $this->words->sentence($isSet ? "plan.cut.again.$ways" : "plan.cut.$far$ways", ['at' => $at]),
-                'first' => $this->words->sentence("plan.first.$ways", ['part' => $this->part($cut->first)]), 'second' => $this->words->sentence("plan.second.$ways", ['part' => $this->part($cut->second)]),
-                'isTurned' => $last !== null && $last->isUpright !== $cut->isUpright,
+                'first' => $this->words->sentence("plan.first.$ways", ['part' => $this->part($cut->first, $rest)]), 'second' => $this->words->sentence("plan.second.$ways", ['part' => $this->part($cut->second, $rest)]),
+                'isTurned' => $last !== null && $last->isUpright !== $cut->isUpright, 'isSet' => $isSet,
             ];
             $last = $cut;
         }
@@ -230,19 +237,60 @@ final readonly class PlanView
         return $said;
     }
 
-    /** @return Json */
-    private function scoreFirst(ScoreFirst $row): array
+    /**
+     * The same, where one setting serves for several cuts in a row with the same outcome, told once.
+     *
+     * @param list<Json> $cuts
+     * @param list<ScoreFirst> $scores
+     * @return list<array{from: int, to: int, says: string}>
+     */
+    private function told(array $cuts, array $scores): array
     {
-        $at = array_map(fn (array $score): string => $this->words->sentence('plan.score-at', ['at' => $score[0]->text(), 'edge' => $this->words->sentence("edge.$score[1]")]), $row->scores);
+        $told = [];
+        for ($i = 0; $i < count($cuts); $i = $n) {
+            for ($n = $i + 1; $n < count($cuts) && $cuts[$n]['isSet'] && $cuts[$n]['first'] === $cuts[$i]['first']; $n++);
+            $run = array_slice($cuts, $i, $n - $i);
+            [$from, $to] = [$cuts[$i]['n'], $cuts[$n - 1]['n']];
+            $says = [$cuts[$i]['says'], ...($n - $i > 1 ? [$this->words->sentence('plan.cut.in-a-row', ['count' => $n - $i])] : []), $cuts[$i]['first']];
+            $says[] = count(array_unique(array_column($run, 'second'))) === 1 ? $cuts[$i]['second'] : $this->words->sentence('plan.cut.in-the-end', ['second' => $cuts[$n - 1]['second']]);
+            $told[] = ['from' => $from, 'to' => $to, 'says' => implode(' ', [...$this->scoresBefore(array_values(array_filter($scores, fn (ScoreFirst $row) => $row->before >= $from && $row->before <= $to)), $n - $i), ...$says])];
+        }
 
-        return ['before' => $row->before, 'says' => $this->words->sentence('plan.score-first', ['n' => $row->before, 'at' => $this->words->listed($at), 'count' => $row->count, 'letter' => $this->letters[$row->piece], 'saved' => count($row->scores) * ($row->count - 1)])];
+        return $told;
     }
 
-    private function part(Part $part): string
+    /**
+     * @param list<ScoreFirst> $rows before some cuts in a row
+     * @return list<string> once where it is the same before each of them
+     */
+    private function scoresBefore(array $rows, int $cuts): array
+    {
+        $at = array_map($this->scoresOf(...), $rows);
+        if ($cuts < 2 || count($rows) !== $cuts || count(array_unique($at)) !== 1 || count(array_unique(array_map(fn (ScoreFirst $row) => "$row->piece $row->count", $rows))) !== 1) {
+            return array_map(fn (ScoreFirst $row): string => $this->scoreFirst($row)['says'], $rows);
+        }
+
+        return [$this->words->sentence('plan.score-each', ['at' => $at[0], 'count' => $rows[0]->count, 'letter' => $this->letters[$rows[0]->piece], 'saved' => $cuts * count($rows[0]->scores) * ($rows[0]->count - 1)])];
+    }
+
+    private function scoresOf(ScoreFirst $row): string
+    {
+        return $this->words->listed(array_map(fn (array $score): string => $this->words->sentence('plan.score-at', ['at' => $score[0]->text(), 'edge' => $this->words->sentence("edge.$score[1]")]), $row->scores));
+    }
+
+    /** @return array{before: int, says: string} */
+    private function scoreFirst(ScoreFirst $row): array
+    {
+        return ['before' => $row->before, 'says' => $this->words->sentence('plan.score-first', ['n' => $row->before, 'at' => $this->scoresOf($row), 'count' => $row->count, 'letter' => $this->letters[$row->piece], 'saved' => count($row->scores) * ($row->count - 1)])];
+    }
+
+    /** @param ?Part $rest what stays on a roll */
+    private function part(Part $part, ?Part $rest): string
     {
         $size = ['width' => $this->text($part->width), 'height' => $this->text($part->height)];
 
         return match (true) {
+            $part === $rest => $this->words->sentence('plan.part.roll', $size),
             $part->first !== null => $this->words->sentence('plan.part.on', $size),
             $part->piece !== null => $this->words->sentence('plan.part.piece', ['letter' => $this->letters[$part->piece], 'piece' => $this->planned->labels[$part->piece]] + $size),
             $part->isOffcut => $this->words->sentence('plan.part.offcut', $size),

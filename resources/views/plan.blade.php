@@ -10,15 +10,14 @@
       h1 { font-size: 20pt; } h2 { font-size: 13pt; margin-top: 5mm; }
       table { border-collapse: collapse; width: 100%; } td, th { text-align: left; padding: 1mm 2mm 1mm 0; vertical-align: top; border-bottom: 0.2mm solid #c5d2d5; }
       .sheet { page-break-inside: avoid; margin-bottom: 6mm; }
-      .sheet img { max-width: 80mm; max-height: 90mm; }
-      .n { font-weight: bold; width: 8mm; } .at { font-weight: bold; white-space: nowrap; }
+      .n { font-weight: bold; width: 12mm; white-space: nowrap; } .count { white-space: nowrap; } .at { font-weight: bold; white-space: nowrap; }
     </style>
   </head>
   <body>
     <h1>{{ $plan['name'] }}</h1>
     <table>
       @foreach ($plan['pieces'] as $piece)
-        <tr><td class="n">{{ $piece['letter'] }}</td><td>{{ $piece['label'] }}{{ $piece['says'] === null ? '' : '. '.$piece['says'] }}</td><td class="at">{{ $piece['width'] }} × {{ $piece['height'] }}</td><td>{{ $piece['count'] }} ×</td></tr>
+        <tr><td class="n">{{ $piece['letter'] }}</td><td>{{ $piece['label'] }}{{ $piece['says'] === null ? '' : '. '.$piece['says'] }}</td><td class="at">{{ $piece['width'] }} × {{ $piece['height'] }}</td><td class="count">{{ $piece['count'] }} ×</td></tr>
       @endforeach
     </table>
     @foreach ($plan['nesting'] as $one)
@@ -36,10 +35,10 @@
           <p>{{ $words->sentence('plan.of-a-roll', $sheet['roll']) }}</p>
         @endif
         <table><tr>
-          <td style="width: 84mm; border: 0"><img src="{{ $pictures[$i] }}"></td>
+          <td style="width: 84mm; border: 0"><img src="{{ $pictures[$i]['src'] }}" style="width: {{ $pictures[$i]['width'] }}mm; height: {{ $pictures[$i]['height'] }}mm"></td>
           <td style="border: 0"><table>
-            @foreach ($sheet['cuts'] as $cut)
-              <tr><td class="n">{{ $cut['n'] }}</td><td>@foreach ($sheet['scores'] as $score)@if ($score['before'] === $cut['n']){{ $score['says'] }} @endif @endforeach{{ $cut['says'] }} {{ $cut['first'] }} {{ $cut['second'] }}</td></tr>
+            @foreach ($sheet['told'] as $cut)
+              <tr><td class="n">{{ $cut['from'] === $cut['to'] ? $cut['from'] : $cut['from'].'–'.$cut['to'] }}</td><td>{{ $cut['says'] }}</td></tr>
             @endforeach
           </table></td>
         </tr></table>

@@ -177,6 +177,12 @@ final class PlanTest extends TestCase
         $before = $this->stockOf($kraft);
         $plan = $this->postJson('/api/plans', ['name' => 'Roll', 'asked' => ['items' => [['design' => $id, 'count' => 20]]]])->assertCreated()->json();
         self::assertSame(['taken' => '2100 mm', 'rest' => '7900 mm'], $plan['sheets'][0]['roll']);
+        // Ten cuts at one setting are told once, and every cut is told.
+        $told = $plan['sheets'][0]['told'];
+        self::assertSame([1, 10], [$told[0]['from'], $told[0]['to']]);
+        self::assertSame('Cut level at 210 mm, the lower edge at the rail. So 10 times, one after another; each time: Below: 300 mm × 210 mm, cut further on. At the end: Above: 300 mm × 7900 mm, which stays on the roll.', $told[0]['says']);
+        self::assertStringContainsString('Before each of these cuts, score right across: 148 mm from the left edge. 2 of A share these scores; 10 scores are saved.', end($told)['says']);
+        self::assertSame(range(1, count($plan['sheets'][0]['cuts'])), array_merge(...array_map(fn (array $one) => range($one['from'], $one['to']), $told)));
         $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => 0, 'stamp' => $plan['stamp']])->assertCreated()->json();
         self::assertSame([20], array_column($cut['cut'][0]['pieces'], 'count'));
         self::assertSame([['10000 mm', 1], ['7900 mm', 1]], array_map(fn (array $row) => [$row['height'], $row['count']], $this->stock($kraft)));

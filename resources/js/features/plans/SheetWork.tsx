@@ -134,13 +134,10 @@ export function SheetWork({ sheet, number, of, made, onMade, onCut, onMissed }: 
         <details className="mt-4">
           <summary className="min-h-11 cursor-pointer py-2.5 text-soft">{words('plan.all-cuts')}</summary>
           <ol className="mt-1 space-y-1">
-            {sheet.cuts.map((one) => (
-              <li key={one.n} className="flex gap-2">
-                <span className="w-6 shrink-0 font-semibold">{one.n}</span>
-                <span>
-                  {sheet.scores.filter(({ before }) => before === one.n).map(({ says }) => `${says} `)}
-                  {one.says} {one.first} {one.second}
-                </span>
+            {sheet.told.map(({ from, to, says }) => (
+              <li key={from} className="flex gap-2">
+                <span className="w-12 shrink-0 font-semibold">{from === to ? from : `${from}–${to}`}</span>
+                <span>{says}</span>
               </li>
             ))}
           </ol>
