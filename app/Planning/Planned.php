@@ -108,7 +108,7 @@ final class Planned
     {
         $made = array_filter($made, fn (int $cuts) => $cuts > 0);
         ksort($made);
-        $this->kept->hand = $made === [] ? null : ['basis' => $this->basis(), 'made' => $made];
+        $this->kept->hand = $made === [] ? null : ['laid' => $this->laid(), 'made' => $made];
     }
 
     /** @return array<int, int> how many cuts are made of the sheets that somebody has in hand, by their place in the plan */
@@ -116,7 +116,7 @@ final class Planned
     {
         $hand = $this->kept->hand;
 
-        return $hand !== null && $hand['basis'] === $this->basis() ? array_intersect_key($hand['made'], $this->plan->sheets) : [];
+        return $hand !== null && $hand['laid'] === $this->laid() ? array_intersect_key($hand['made'], $this->plan->sheets) : [];
     }
 
     /** Another one whenever what is planned, how it is laid, what there is, what is cut, or what is in hand is another. */

@@ -159,6 +159,8 @@ final class PlanTest extends TestCase
         $hand($one, 99, $first['stamp'])->assertUnprocessable()->assertJsonPath('errors.0.at', '/made');
         self::assertSame($first, $this->getJson("/api/plans/{$plan['id']}")->json());
 
+        $this->postJson("/api/plans/{$plan['id']}/further", ['slice' => 1, 'stamp' => $first['stamp']])->assertUnprocessable()->assertJsonPath('errors.0.message', 'A sheet is in hand. Finish it, or take its cuts back, before looking for another plan.');
+
         // Another sheet is cut: this one is still in hand, wherever it stands in the plan now.
         $second = $hand($other, 1, $first['stamp'])->assertOk()->json();
         self::assertCount(2, $second['hand']);

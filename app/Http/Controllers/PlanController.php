@@ -132,6 +132,8 @@ final readonly class PlanController
         $planned = $this->planned($plan, $request);
         $in = new FieldReader($said);
         $slice = $in->count('/slice', self::MOST_SLICES) ?? 1;
+        // What somebody has begun to cut is not planned otherwise.
+        $planned->inHand() === [] || $in->problem('', Reason::of('plan.in-hand'));
         $in->throwProblems();
         $planned->further($slice);
 

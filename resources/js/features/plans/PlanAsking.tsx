@@ -1,5 +1,5 @@
 import { X } from 'lucide-react'
-import { useEffect, useState } from 'react'
+import { Fragment, useEffect, useState } from 'react'
 import { api, type Plan, type PlanAsked, type ShelfCard } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
@@ -44,55 +44,57 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
       <div className="sentence">
         {words('plan.cut')}{' '}
         {plan.items.map((item, i) => (
-          <span key={item.design} className="whitespace-nowrap" data-item={item.design}>
+          <Fragment key={item.design}>
             {i > 0 && '; '}
-            <Typed
-              label={words('plan.how-many', { name: item.name ?? words('plan.gone') })}
-              value={String(item.count)}
-              isWrong={trouble?.at === `/asked/items/${i}/count`}
-              onPut={(text) => {
-                const count = /^\d{1,4}$/.test(text.trim()) ? Number(text) : 0
-                return onAsk({ items: items.map((one, n) => (n === i ? { ...one, count } : one)) })
-              }}
-              keypad="count"
-            />{' '}
-            × {item.name ?? words('plan.gone')}
-            {envelopes.length > 0 && (
-              <>
-                {' '}
-                <ChoicePart
-                  label={words('plan.in-which', { name: item.name ?? words('plan.gone') })}
-                  value={item.envelope ?? ''}
-                  face={inWhich(envelopes.find(({ id }) => id === item.envelope)?.name)}
-                  groups={[
-                    {
-                      choices: [
-                        { value: '', label: words('plan.in-none') },
-                        ...envelopes.map((one) => ({
-                          value: one.id,
-                          label: one.name,
-                          aside: <Pair width={one.width} height={one.height} />,
-                        })),
-                      ],
-                    },
-                  ]}
-                  onChoose={(envelope) =>
-                    void onAsk({
-                      items: items.map((one, n) => (n === i ? { ...one, envelope: envelope || null } : one)),
-                    })
-                  }
-                />
-              </>
-            )}
-            <button
-              type="button"
-              className="with-out"
-              aria-label={words('with.out', { what: item.name ?? '' })}
-              onClick={() => void onAsk({ items: items.filter((_, n) => n !== i) })}
-            >
-              <X aria-hidden="true" className="size-4" />
-            </button>
-          </span>
+            <span className="whitespace-nowrap" data-item={item.design}>
+              <Typed
+                label={words('plan.how-many', { name: item.name ?? words('plan.gone') })}
+                value={String(item.count)}
+                isWrong={trouble?.at === `/asked/items/${i}/count`}
+                onPut={(text) => {
+                  const count = /^\d{1,4}$/.test(text.trim()) ? Number(text) : 0
+                  return onAsk({ items: items.map((one, n) => (n === i ? { ...one, count } : one)) })
+                }}
+                keypad="count"
+              />{' '}
+              × {item.name ?? words('plan.gone')}
+              {envelopes.length > 0 && (
+                <>
+                  {' '}
+                  <ChoicePart
+                    label={words('plan.in-which', { name: item.name ?? words('plan.gone') })}
+                    value={item.envelope ?? ''}
+                    face={inWhich(envelopes.find(({ id }) => id === item.envelope)?.name)}
+                    groups={[
+                      {
+                        choices: [
+                          { value: '', label: words('plan.in-none') },
+                          ...envelopes.map((one) => ({
+                            value: one.id,
+                            label: one.name,
+                            aside: <Pair width={one.width} height={one.height} />,
+                          })),
+                        ],
+                      },
+                    ]}
+                    onChoose={(envelope) =>
+                      void onAsk({
+                        items: items.map((one, n) => (n === i ? { ...one, envelope: envelope || null } : one)),
+                      })
+                    }
+                  />
+                </>
+              )}
+              <button
+                type="button"
+                className="with-out"
+                aria-label={words('with.out', { what: item.name ?? '' })}
+                onClick={() => void onAsk({ items: items.filter((_, n) => n !== i) })}
+              >
+                <X aria-hidden="true" className="size-4" />
+              </button>
+            </span>
+          </Fragment>
         ))}{' '}
         {others.length > 0 && (
           <ChoicePart
@@ -105,9 +107,10 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
         )}
         {plan.items.length > 0 && (
           <>
-            ; {words('plan.blade')} {field('kerf', '0 mm')}, {words('plan.rough')} {field('margin', '0 mm')},{' '}
-            {words('plan.reach')} {field('longest', words('plan.any'))}, {words('plan.measures')}{' '}
-            {field('measures', words('plan.any'))}.
+            ; {words('plan.blade')} <span className="whitespace-nowrap">{field('kerf', '0 mm')},</span>{' '}
+            {words('plan.rough')} <span className="whitespace-nowrap">{field('margin', '0 mm')},</span>{' '}
+            {words('plan.reach')} <span className="whitespace-nowrap">{field('longest', words('plan.any'))},</span>{' '}
+            {words('plan.measures')} <span className="whitespace-nowrap">{field('measures', words('plan.any'))}.</span>
           </>
         )}
       </div>

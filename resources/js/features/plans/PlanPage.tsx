@@ -49,7 +49,7 @@ export function PlanPage({ id }: { id: string }) {
                   {total > 0 ? words('plan.sheets-in-all', { count: total }) : words(whyNoSheets(plan))}
                 </span>
               </h2>
-              {total > 1 && plan.mayImprove && searched === null && (
+              {total > 1 && plan.mayImprove && plan.hand.length === 0 && searched === null && (
                 <button type="button" className="quiet-button text-live" onClick={() => void search()}>
                   {words('plan.look-longer')}
                 </button>
