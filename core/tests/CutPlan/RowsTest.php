@@ -24,6 +24,16 @@ final class RowsTest extends TestCase
         }
     }
 
+    /** Three together are farther from both edges than this trimmer measures: they are parted one by one. */
+    public function test_a_row_that_the_trimmer_does_not_measure_is_parted_one_by_one(): void
+    {
+        $job = ['pieces' => [
+            ['id' => 'strip', 'width' => '60 mm', 'height' => '100 mm', 'count' => 3, 'turn' => false, 'rows' => ['width']], ['id' => 'other', 'width' => '40 mm', 'height' => '100 mm', 'count' => 1, 'turn' => false],
+        ], 'stock' => [['id' => 's', 'width' => '320 mm', 'height' => '100 mm']], 'trimmer' => ['step' => '1 mm', 'measures' => '100 mm']];
+        PlannerTest::planned($job);
+        self::assertFalse(self::hasPart(Planner::plan(JobReader::read($job))->sheets[0]->tree, 180.0));
+    }
+
     /** Cut off across once, the strip that is left over stays whole; in columns it would be three slivers. */
     public function test_a_strip_is_left_whole(): void
     {
@@ -38,7 +48,7 @@ final class RowsTest extends TestCase
         mt_srand(31);
         for ($run = 0; $run < 40; $run++) {
             $pieces = array_map(fn (int $n): array => ['id' => "p$n", 'width' => mt_rand(25, 110).' mm', 'height' => mt_rand(25, 110).' mm', 'count' => mt_rand(1, 12), 'turn' => mt_rand(0, 2) > 0, 'rows' => [['width'], ['height'], ['width', 'height'], []][mt_rand(0, 3)]], range(1, mt_rand(1, 4)));
-            $trimmer = ['step' => '1 mm', 'kerf' => ['0 mm', '2 mm'][mt_rand(0, 1)]] + [[], ['longest' => '260 mm'], ['measures' => '150 mm'], ['longest' => '240 mm', 'measures' => '200 mm']][mt_rand(0, 3)];
+            $trimmer = ['step' => '1 mm', 'kerf' => ['0 mm', '2 mm'][mt_rand(0, 1)]] + [[], ['longest' => '260 mm'], ['measures' => '100 mm'], ['longest' => '240 mm', 'measures' => '120 mm']][mt_rand(0, 3)];
             PlannerTest::planned(['pieces' => $pieces, 'stock' => [['id' => 's', 'width' => mt_rand(200, 310).' mm', 'height' => mt_rand(200, 310).' mm', 'count' => 50]], 'trimmer' => $trimmer, 'margin' => ['0 mm', '4 mm'][mt_rand(0, 1)]], 0.1);
         }
     }

@@ -7,6 +7,7 @@ namespace Gimbo\Core\Tests\Fit;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
 use PHPUnit\Framework\TestCase;
@@ -27,6 +28,25 @@ final class MeetingsTest extends TestCase
             $sheet = $after->piece($piece)->figures->sheet ?? self::fail('It is gone.');
             self::assertTrue(Length::max($sheet->width, $sheet->height)->equals($meeting->size->width) && Length::min($sheet->width, $sheet->height)->equals($meeting->size->height), $design);
             self::assertSame([], array_diff(self::failing($after), self::failing($before)));
+        }
+    }
+
+    /** An organizer whose sides would not meet with a sixteenth more room: the other one becomes smaller instead. */
+    public function test_where_a_fit_would_fail_another_design_gives_way(): void
+    {
+        $spec = json_decode((string) file_get_contents(__DIR__.'/../Golden/forms-slope-two-sheets/spec.json'), true, 512, JSON_THROW_ON_ERROR);
+        self::assertIsArray($spec);
+        /** @var array<string, mixed> $spec */
+        $sizing = Sizing::ofEverything();
+        $room = $sizing->request($spec)->clearance->height;
+        $step = $sizing->request($spec)->tools->cut->size;
+        $specs = array_map(fn (int $n): array => SpecEditor::with($spec, ['/clearance/height' => LengthFormatter::for($sizing->request($spec)->system)->text($room->plus($step->times($n)))]), ['a' => 0, 'b' => 2]);
+        self::assertNotSame([], self::failing($sizing->size(SpecEditor::with($spec, ['/clearance/height' => LengthFormatter::for($sizing->request($spec)->system)->text($room->plus($step))]))));
+        $meetings = $sizing->meetings($specs, fn () => 'white');
+
+        self::assertNotSame([], $meetings);
+        foreach ($meetings[0]->changes as ['design' => $design, 'edits' => $edits]) {
+            self::assertSame([], array_diff(self::failing($sizing->size(SpecEditor::with($specs[$design], $edits))), self::failing($sizing->size($specs[$design]))), $design);
         }
     }
 
