@@ -286,6 +286,7 @@ test('a longer search shows the best so far, how far it is, and is stopped', asy
   await expect(async () => expect(Number(await bar.getAttribute('aria-valuenow'))).toBeGreaterThan(0)).toPass()
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(bar).toHaveCount(0)
+  await expect(page.getByText(/fewer (sheets )?was found/)).toBeVisible()
   expect(await number()).toBeLessThanOrEqual(before)
 })
 

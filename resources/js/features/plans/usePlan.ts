@@ -1,8 +1,15 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, problemsOf, type Plan } from '@/api/client'
+import { notice } from '@/ui/notices'
+import { words } from '@/words'
 
 /** So many slices of a longer search; each takes some tenths of a second. */
 const SLICES = 24
+
+/** The server counts no further. */
+const MOST_SLICES = 1000
+
+const sheetsOf = (plan: Plan | null) => plan?.sheets.reduce((sum, { times }) => sum + times, 0) ?? 0
 
 export interface Trouble {
   at: string
@@ -19,6 +26,8 @@ export function usePlan(id: string) {
   const latest = useRef<Plan | null>(null)
   const line = useRef<Promise<unknown>>(Promise.resolve())
   const stopped = useRef(false)
+  /** Slices looked through so far: another search goes on with the next ones. */
+  const slices = useRef(0)
 
   const take = useCallback((next: Plan) => {
     latest.current = next
@@ -72,11 +81,14 @@ export function usePlan(id: string) {
   /** Looks for fewer sheets, slice after slice, until there can be none, or it is stopped. */
   const search = async () => {
     stopped.current = false
-    for (let slice = 1; slice <= SLICES && !stopped.current && latest.current?.mayImprove; slice++) {
-      setSearched((slice - 1) / SLICES)
+    const before = sheetsOf(latest.current)
+    for (let n = 0; n < SLICES && !stopped.current && latest.current?.mayImprove; n++) {
+      setSearched(n / SLICES)
+      const slice = 1 + (slices.current++ % MOST_SLICES)
       if (!(await act((seen) => api.searchPlan(id, slice, seen.stamp)))) break
     }
     setSearched(null)
+    notice(words('plan.looked', { fewer: before - sheetsOf(latest.current) }))
   }
 
   return { plan, trouble, act, madeOf, makeCuts, search, searched, stopSearch: () => (stopped.current = true) }
