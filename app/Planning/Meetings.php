@@ -30,12 +30,12 @@ final readonly class Meetings
     }
 
     /** @return list<array{width: string, height: string, changes: list<string>}> */
-    public function said(PlanView $view, Words $words): array
+    public function said(Names $names, Words $words): array
     {
-        $way = fn (string $piece, string $side, Length $by): string => $words->sentence($by->isPositive() ? 'plan.meet.more' : 'plan.meet.less', ['piece' => $piece, 'side' => $words->sentence("plan.meet.$side"), 'by' => $view->text($by->isPositive() ? $by : Length::zero()->minus($by))]);
+        $way = fn (string $piece, string $side, Length $by): string => $words->sentence($by->isPositive() ? 'plan.meet.more' : 'plan.meet.less', ['piece' => $piece, 'side' => $words->sentence("plan.meet.$side"), 'by' => $names->text($by->isPositive() ? $by : Length::zero()->minus($by))]);
 
         return array_map(fn (Meeting $one): array => [
-            'width' => $view->text($one->size->width), 'height' => $view->text($one->size->height),
+            'width' => $names->text($one->size->width), 'height' => $names->text($one->size->height),
             'changes' => array_map(function (array $change) use ($way, $words): string {
                 $label = $this->planned->labels["{$change['design']} {$change['piece']}"] ?? $change['piece'];
 

@@ -8,8 +8,8 @@ use Closure;
 use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
-use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Rectangle;
+use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\SpecEditor;
 
 /**
@@ -128,7 +128,7 @@ final readonly class Meetings
         yield [[], [], $figures];
         $request = $figures->request;
         $step = $request->tools->cut->size;
-        $least = $request->system === System::Imperial ? Length::inches(1, 32) : Length::mm(1, 2);
+        $least = Clearance::least($request->system);
         $words = LengthFormatter::for($request->system);
         $failing = array_column($figures->failing(), 'id');
         $steps = range(-self::MOST_STEPS, self::MOST_STEPS);

@@ -12,8 +12,8 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
-use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Paper;
+use Gimbo\Core\Request\Clearance;
 use Gimbo\Core\Request\SpecEditor;
 
 /**
@@ -61,7 +61,7 @@ final readonly class Yields
     {
         $request = $this->figures->request;
         $step = $request->tools->cut->size;
-        $least = $request->system === System::Imperial ? Length::inches(1, 32) : Length::mm(1, 2);
+        $least = Clearance::least($request->system);
         $failing = fn (Figures $figures): array => array_column(array_filter($figures->fits, fn (Fit $fit) => ! $fit->isOk()), 'id');
         $words = LengthFormatter::for($request->system);
         for ($n = 1; $n <= self::MOST_STEPS; $n++) {

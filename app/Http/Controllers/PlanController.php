@@ -17,6 +17,7 @@ use App\Planning\CameOut;
 use App\Planning\Drawer;
 use App\Planning\Envelopes;
 use App\Planning\Meetings;
+use App\Planning\Names;
 use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
@@ -145,7 +146,7 @@ final readonly class PlanController
     {
         $planned = $this->planned($plan);
 
-        return new JsonResponse(['meetings' => Meetings::of($planned, $sizing)->said(new PlanView($planned, $this->words), $this->words)]);
+        return new JsonResponse(['meetings' => Meetings::of($planned, $sizing)->said(new Names($planned, $this->words), $this->words)]);
     }
 
     /** One of them is done, in every design it is about: `{"meeting": its index, "stamp"}`. */
@@ -198,11 +199,11 @@ final readonly class PlanController
     {
         [$id, $row] = explode(' ', $sheet->stock->id);
         $paper = $planned->papers[$id];
-        $view = new PlanView($planned, $this->words);
+        $names = new Names($planned, $this->words);
         [$before, $hand] = [Drawer::text($paper), $planned->inHand()];
         Drawer::become($paper, Drawer::after($paper, $row, $came));
         $planned->kept->cuts()->create([
-            'paper' => $id, 'sheet' => ['width' => $view->text($sheet->tree->width), 'height' => $view->text($sheet->tree->height)], 'pieces' => $came->pieces,
+            'paper' => $id, 'sheet' => ['width' => $names->text($sheet->tree->width), 'height' => $names->text($sheet->tree->height)], 'pieces' => $came->pieces,
             'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Drafting::now(), 'found' => $planned->kept->found,
         ]);
         // What was planned for the other sheets stays; a cut that was missed leaves something else, which is planned anew.
