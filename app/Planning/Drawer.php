@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Entry;
+use Gimbo\Core\CutPlan\CameOut;
 use Gimbo\Core\CutPlan\Stock;
 use Gimbo\Core\Library\Kind;
 use Gimbo\Core\Library\StockReader;

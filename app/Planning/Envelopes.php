@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Entry;
-use Gimbo\Core\Figure\Extents;
+use Gimbo\Core\Figure\Enveloped;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
+use Gimbo\Core\Paper\Rectangle;
 
 /** Envelopes that were bought: how many a plan wants of them, how many are taken, and what has how much room in them. */
 final readonly class Envelopes
 {
-    /** Less room than this, both ways, is tight; common practice, no source. */
-    private const TIGHT_MM = 3;
-
     /**
      * @param int $left how many are still to be taken
-     * @param array<string, array{Length, Length}> $rooms what the design leaves along the longer and along the shorter side, by its name
+     * @param array<string, Enveloped> $rooms the room each design has in it, by its name
      */
     private function __construct(public Entry $entry, public int $wanted, public int $left, public int $there, public array $rooms)
     {
@@ -36,7 +34,7 @@ final readonly class Envelopes
             $wanted = array_sum(array_column($items, 'count'));
             $rooms = [];
             foreach ($items as ['design' => $id]) {
-                isset($planned->sized[$id]) && $rooms[$planned->designs[$id]->name] = self::room($entry, $planned->sized[$id]->closed);
+                isset($planned->sized[$id]) && $rooms[$planned->designs[$id]->name] = Enveloped::of(self::size($entry), $planned->sized[$id]->closed);
             }
             $count = $entry->entry['count'] ?? 0;
             $all[] = new self($entry, $wanted, max(0, $wanted - ($taken[$entry->id] ?? 0)), is_int($count) ? $count : 0, $rooms);
@@ -53,17 +51,15 @@ final readonly class Envelopes
         return (int) ceil(max(0, $this->left - $this->there) / max(1, is_int($pack) ? $pack : 1));
     }
 
-    /** @param array{Length, Length} $room */
-    public static function isTight(array $room): bool
+    public function isTight(): bool
     {
-        return Length::min(...$room)->isLessThan(Length::mm(self::TIGHT_MM));
+        return array_filter($this->rooms, fn (Enveloped $room) => $room->isTight()) !== [];
     }
 
-    /** @return array{Length, Length} */
-    private static function room(Entry $entry, Extents $closed): array
+    private static function size(Entry $entry): Rectangle
     {
-        [$w, $h] = array_map(fn (string $side): Length => LengthParser::parse(is_string($entry->entry[$side] ?? null) ? $entry->entry[$side] : '1 mm'), ['width', 'height']);
+        [$width, $height] = array_map(fn (string $side): Length => LengthParser::parse(is_string($entry->entry[$side] ?? null) ? $entry->entry[$side] : '1 mm'), ['width', 'height']);
 
-        return [Length::max($w, $h)->minus(Length::max($closed->width, $closed->height)), Length::min($w, $h)->minus(Length::min($closed->width, $closed->height))];
+        return new Rectangle($width, $height);
     }
 }

@@ -9,8 +9,10 @@ use App\Words\Words;
 use Gimbo\Core\CutPlan\Missing;
 use Gimbo\Core\CutPlan\Run;
 use Gimbo\Core\CutPlan\Wanted;
+use Gimbo\Core\Figure\Enveloped;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Unit;
+use Gimbo\Core\Nest\Nesting;
 
 /**
  * A plan as the browser shows it: sheets with their cuts in words, what is missing, what is left, what is cut already.
@@ -87,19 +89,18 @@ final readonly class PlanView
     {
         return [
             'entry' => $of->entry->id, 'name' => $this->names->paper($of->entry->id), 'width' => $of->entry->entry['width'], 'height' => $of->entry->entry['height'], 'place' => $of->entry->entry['place'] ?? '',
-            'left' => $of->left, 'there' => $of->there, 'packs' => $of->packs(), 'pack' => $of->entry->entry['pack'], 'isTight' => array_filter($of->rooms, Envelopes::isTight(...)) !== [],
+            'left' => $of->left, 'there' => $of->there, 'packs' => $of->packs(), 'pack' => $of->entry->entry['pack'], 'isTight' => $of->isTight(),
             'says' => array_map($this->room(...), array_keys($of->rooms), array_values($of->rooms)),
         ];
     }
 
-    /** @param array{Length, Length} $room */
-    private function room(string $design, array $room): string
+    private function room(string $design, Enveloped $room): string
     {
         return $this->words->sentence(match (true) {
-            Length::min(...$room)->isLessThan(Length::zero()) => 'plan.envelope.too-small',
-            Envelopes::isTight($room) => 'plan.envelope.tight',
+            $room->isTooLarge() => 'plan.envelope.too-small',
+            $room->isTight() => 'plan.envelope.tight',
             default => 'plan.envelope.room',
-        }, ['design' => $design, 'long' => $this->names->text($room[0]), 'short' => $this->names->text($room[1])]);
+        }, ['design' => $design, 'long' => $this->names->text($room->long), 'short' => $this->names->text($room->short)]);
     }
 
     private function area(float $squareMillimetres): string

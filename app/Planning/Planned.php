@@ -25,6 +25,7 @@ use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Library\Kind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
+use Gimbo\Core\Nest\Nesting;
 use Gimbo\Core\Paper\Paper;
 
 /** A plan with its designs, the drawer and what is cut already: from these it follows how the rest is cut. */
@@ -173,9 +174,10 @@ final class Planned
         $shapes = [];
         foreach ($this->wanted as $piece) {
             [$design, $id] = explode(' ', $piece->id);
-            $shapes[$piece->id] = $this->sized[$design]->piece($id);
+            $shape = $this->sized[$design]->piece($id);
+            $shape === null || $shapes[$piece->id] = [$shape->pattern()->vertices, $shape->sheet];
         }
-        $this->nesting = new Nesting($this->wanted, array_filter($shapes), $this->asked, $this->trimmer());
+        $this->nesting = new Nesting($this->wanted, $shapes, $this->asked->nested, $this->asked->corners, $this->trimmer());
         $this->wanted = $this->nesting->wanted;
         foreach ($this->nesting->pairs as $id => $pair) {
             $this->labels[Nesting::pairOf($id)] = $this->words->sentence('plan.pair', ['piece' => $this->labels[$id]]);

@@ -8,6 +8,7 @@ use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Nest\Nesting;
 use Gimbo\Core\Setting\Axis;
 use Gimbo\Core\Setting\Measure;
 use Gimbo\Core\Setting\MeasureKind;

@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Words\Words;
 use Gimbo\Core\CutPlan\Part;
+use Gimbo\Core\CutPlan\Reading;
 use Gimbo\Core\CutPlan\SheetCut;
 use Gimbo\Core\Measure\Length;
 
@@ -70,14 +71,15 @@ final readonly class SheetView
     {
         $said = [];
         $last = null;
+        $trimmer = $this->planned->plan->job->trimmer;
         foreach ($tree->cuts() as $cut) {
             if ($cut->first === null || $cut->second === null || $cut->at === null) {
                 continue;
             }
-            $reading = Reading::of($cut, $this->planned->asked);
+            $reading = Reading::of($cut, $trimmer);
             $at = $this->names->text($reading->at);
             $ways = $cut->isUpright ? 'upright' : 'level';
-            $before = $last === null ? null : Reading::of($last, $this->planned->asked);
+            $before = $last === null ? null : Reading::of($last, $trimmer);
             $isSet = $last?->isUpright === $cut->isUpright && $before?->at->equals($reading->at) === true && $before->isFromFar === $reading->isFromFar;
             $far = $reading->isFromFar ? 'far.' : '';
             $said[] = [

@@ -27,7 +27,7 @@ final class Layers
         'Setting' => ['Fit', 'Geometry', 'Measure', 'Paper', 'Tool'],
         'Document' => ['Error', 'Geometry', 'Measure'],
         'CutPlan' => ['Document', 'Error', 'Measure', 'Paper'],
-        'Nest' => ['Geometry', 'Measure', 'Paper'],
+        'Nest' => ['CutPlan', 'Geometry', 'Measure', 'Paper'],
         'Steps' => ['Crease', 'Geometry', 'Measure', 'Tool'],
         'With' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Steps', 'Tool'],
         'Request' => ['Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Tool', 'With'],

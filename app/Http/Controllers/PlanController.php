@@ -13,7 +13,6 @@ use App\Models\Plan;
 use App\Models\SheetCut;
 use App\Overtaken;
 use App\Planning\Asked;
-use App\Planning\CameOut;
 use App\Planning\Drawer;
 use App\Planning\Envelopes;
 use App\Planning\Meetings;
@@ -21,6 +20,7 @@ use App\Planning\Names;
 use App\Planning\Planned;
 use App\Planning\PlanView;
 use App\Words\Words;
+use Gimbo\Core\CutPlan\CameOut;
 use Gimbo\Core\CutPlan\SheetCut as Planning;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
@@ -84,7 +84,7 @@ final readonly class PlanController
     {
         [$planned, $sheet] = $this->seen($plan, $request);
 
-        return $this->booked($planned, $sheet, CameOut::whole($sheet, $planned->asked), false);
+        return $this->booked($planned, $sheet, CameOut::whole($sheet, $planned->plan->job), false);
     }
 
     /** A cut of it was set wrong: `{"sheet", "stamp", "n": which cut, "at": the reading it was cut at}`. What came out until then counts. */
@@ -95,7 +95,7 @@ final readonly class PlanController
         [$n, $at] = [$in->count('/n', 10_000), $in->required('/at')];
         $in->throwProblems();
 
-        return $this->booked($planned, $sheet, CameOut::missed($sheet, $n ?? 1, $at, $planned->asked), true);
+        return $this->booked($planned, $sheet, CameOut::missed($sheet, $n ?? 1, $at, $planned->plan->job), true);
     }
 
     /** As many of bought envelopes as are still wanted and there, taken out of the drawer: `{"entry", "stamp"}`. */

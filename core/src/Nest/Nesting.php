@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Planning;
+namespace Gimbo\Core\Nest;
 
 use Gimbo\Core\CutPlan\Trimmer;
 use Gimbo\Core\CutPlan\Wanted;
-use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Nest\Corners;
-use Gimbo\Core\Nest\HeadToTail;
+use Gimbo\Core\Geometry\Point;
+use Gimbo\Core\Paper\Rectangle;
 
 /**
  * Pieces of a plan that are less than their rectangles: two laid head to tail, and small ones made of the corners that come off large ones.
@@ -30,17 +29,19 @@ final class Nesting
 
     /**
      * @param list<Wanted> $wanted with their papers
-     * @param array<string, Piece> $pieces by the plan's ids
+     * @param array<string, array{list<Point>, Rectangle}> $shapes the corners of each piece on its sheet, mm, and that sheet, by id
+     * @param list<string> $nested ids of pieces that are to lie head to tail
+     * @param list<string> $cornered ids of pieces that are to be made of corners
      */
-    public function __construct(array $wanted, private readonly array $pieces, Asked $asked, Trimmer $trimmer)
+    public function __construct(array $wanted, private readonly array $shapes, array $nested, array $cornered, Trimmer $trimmer)
     {
-        $left = $this->corners($wanted, $asked);
+        $left = $this->corners($wanted, $nested, $cornered);
         foreach ($wanted as $piece) {
             $count = $left[$piece->id];
-            $shape = $this->pieces[$piece->id] ?? null;
-            $pair = $piece->mayTurn && $piece->count > 1 && $shape !== null ? HeadToTail::of($shape->pattern()->vertices, $shape->sheet, $trimmer->step, $trimmer->kerf) : null;
+            $shape = $this->shapes[$piece->id] ?? null;
+            $pair = $piece->mayTurn && $piece->count > 1 && $shape !== null ? HeadToTail::of($shape[0], $shape[1], $trimmer->step, $trimmer->kerf) : null;
             $pair === null || $this->pairs[$piece->id] = $pair;
-            if ($pair !== null && $count > 1 && in_array($piece->id, $asked->nested, true)) {
+            if ($pair !== null && $count > 1 && in_array($piece->id, $nested, true)) {
                 $this->wanted[] = new Wanted($piece->id.self::PAIR, $pair->box->width, $pair->box->height, intdiv($count, 2), $piece->paper, $piece->mayTurn);
                 $count %= 2;
             }
@@ -66,34 +67,36 @@ final class Nesting
 
     /**
      * @param list<Wanted> $wanted
+     * @param list<string> $nested
+     * @param list<string> $cornered
      * @return array<string, int> how many of each are still to be cut, by id
      */
-    private function corners(array $wanted, Asked $asked): array
+    private function corners(array $wanted, array $nested, array $cornered): array
     {
         $left = array_column(array_map(fn (Wanted $piece): array => [$piece->id, $piece->count], $wanted), 1, 0);
         $off = [];
         foreach ($wanted as $piece) {
             // What lies head to tail, or is made of corners itself, gives none.
-            foreach (isset($this->pieces[$piece->id]) && ! in_array($piece->id, [...$asked->nested, ...$asked->corners], true) ? Corners::off($this->pieces[$piece->id]->pattern()->vertices, $this->pieces[$piece->id]->sheet) : [] as $corner) {
+            foreach (isset($this->shapes[$piece->id]) && ! in_array($piece->id, [...$nested, ...$cornered], true) ? Corners::off(...$this->shapes[$piece->id]) : [] as $corner) {
                 $off[] = ['from' => $piece, 'corner' => $corner, 'count' => $piece->count];
             }
         }
         foreach ($wanted as $piece) {
-            $triangle = isset($this->pieces[$piece->id]) ? Corners::triangle($this->pieces[$piece->id]->pattern()->vertices, $this->pieces[$piece->id]->sheet) : null;
+            $triangle = isset($this->shapes[$piece->id]) ? Corners::triangle(...$this->shapes[$piece->id]) : null;
             foreach ($off as $i => ['from' => $from, 'corner' => $corner, 'count' => $count]) {
-                $many = $triangle !== null && $from->id !== $piece->id && $from->paper === $piece->paper && $piece->paper !== '' && Corners::isWithin($triangle, $corner, $piece->mayTurn) ? min($count, $left[$piece->id] - $this->cornered($piece->id)) : 0;
+                $many = $triangle !== null && $from->id !== $piece->id && $from->paper === $piece->paper && $piece->paper !== '' && Corners::isWithin($triangle, $corner, $piece->mayTurn) ? min($count, $left[$piece->id] - $this->countOf($piece->id)) : 0;
                 if ($many > 0) {
                     $this->corners[$piece->id][] = ['from' => $from->id, 'count' => $many];
                     $off[$i]['count'] -= $many;
                 }
             }
-            in_array($piece->id, $asked->corners, true) && $left[$piece->id] -= $this->cornered($piece->id);
+            in_array($piece->id, $cornered, true) && $left[$piece->id] -= $this->countOf($piece->id);
         }
 
         return $left;
     }
 
-    private function cornered(string $piece): int
+    private function countOf(string $piece): int
     {
         return array_sum(array_column($this->corners[$piece] ?? [], 'count'));
     }

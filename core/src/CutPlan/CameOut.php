@@ -2,11 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Planning;
+namespace Gimbo\Core\CutPlan;
 
-use Gimbo\Core\CutPlan\Hand;
-use Gimbo\Core\CutPlan\Part;
-use Gimbo\Core\CutPlan\SheetCut;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
@@ -26,14 +23,14 @@ final class CameOut
     private bool $isFound = false;
 
     /** @param ?int $n number of the cut that was set wrong, at $at; null where all were made as planned */
-    private function __construct(private readonly Asked $asked, private readonly ?int $n = null, private readonly ?Length $at = null)
+    private function __construct(private readonly Job $job, private readonly ?int $n = null, private readonly ?Length $at = null)
     {
     }
 
     /** All its cuts were made. */
-    public static function whole(SheetCut $sheet, Asked $asked): self
+    public static function whole(SheetCut $sheet, Job $job): self
     {
-        $came = new self($asked);
+        $came = new self($job);
         $came->walk($sheet->tree, $sheet->stock->isRoll);
 
         return $came;
@@ -45,9 +42,9 @@ final class CameOut
      *
      * @throws InvalidDocument where there is no such cut, or it lies outside its part
      */
-    public static function missed(SheetCut $sheet, int $n, Length $at, Asked $asked): self
+    public static function missed(SheetCut $sheet, int $n, Length $at, Job $job): self
     {
-        $came = new self($asked, $n, $at);
+        $came = new self($job, $n, $at);
         $came->walk($sheet->tree, $sheet->stock->isRoll);
         $came->isFound || throw InvalidDocument::at('/n', Reason::of('plan.no-cut'));
 
@@ -71,8 +68,8 @@ final class CameOut
         $this->isFound = true;
         $side = $part->isUpright ? $part->width : $part->height;
         $this->at->isLessThan($side) || throw InvalidDocument::at('/at', Reason::of('plan.outside', ['most' => $side]));
-        $rest = Reading::fromOther($part, $this->at, $this->asked);
-        [$at, $rest] = Reading::of($part, $this->asked)->isFromFar ? [$rest, $this->at] : [$this->at, $rest];
+        $rest = Reading::fromOther($part, $this->at, $this->job->trimmer);
+        [$at, $rest] = Reading::of($part, $this->job->trimmer)->isFromFar ? [$rest, $this->at] : [$this->at, $rest];
         foreach ([[$at, false], [$rest, $isRoll && ! $part->isUpright]] as [$length, $isOn]) {
             $part->isUpright ? $this->left($length, $part->height, $isOn) : $this->left($part->width, $length, $isOn);
         }
@@ -82,7 +79,7 @@ final class CameOut
     {
         if ($isRoll) {
             $this->rest = $height->isPositive() ? $height : null;
-        } elseif (Hand::isWorthKeeping($width, $height, $this->asked->keep)) {
+        } elseif (Hand::isWorthKeeping($width, $height, $this->job->keep)) {
             $this->offcuts[] = [$width, $height];
         }
     }
