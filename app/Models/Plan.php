@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property array<string, mixed> $asked as Planning\Asked reads it
  * @property ?array{basis: string, laid: mixed} $found how it is laid, and of which basis; CutPlan\Found reads it
- * @property ?array{laid: string, made: array<int, int>} $hand how many cuts are made of the sheets somebody has in hand, by their place in the plan
+ * @property ?array<string, int> $hand how many cuts are made of the sheets somebody has in hand, by a mark of the sheet and how it is cut
  * @property string $made_at ISO 8601, UTC
  */
 final class Plan extends Model

@@ -17,11 +17,13 @@ use Gimbo\Core\CutPlan\Job;
 use Gimbo\Core\CutPlan\Missing;
 use Gimbo\Core\CutPlan\Planner;
 use Gimbo\Core\CutPlan\Run;
+use Gimbo\Core\CutPlan\SheetCut as Sheet;
 use Gimbo\Core\CutPlan\Stock;
 use Gimbo\Core\CutPlan\Trimmer;
 use Gimbo\Core\CutPlan\Wanted;
 use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Exchange\PlanWriter;
 use Gimbo\Core\Library\Kind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
@@ -100,24 +102,34 @@ final class Planned
     public function keep(): void
     {
         $this->kept->found = ['basis' => $this->basis(), 'laid' => $this->found->written()];
-        $this->inHand() === [] && $this->kept->hand = null;
+        // What is not to be cut any more is not in hand.
+        $marks = array_flip(array_map(self::sheetMark(...), $this->kept->hand === null ? [] : $this->plan->sheets));
+        $this->kept->hand = array_intersect_key($this->kept->hand ?? [], $marks) ?: null;
         $this->kept->save();
     }
 
-    /** @param array<int, int> $made how many cuts are made, by the sheet's place in the plan; none of what is not in hand */
-    public function takeInHand(array $made): void
+    /** So many cuts of a sheet are made; with none it is not in hand any more. */
+    public function takeInHand(Sheet $sheet, int $made): void
     {
-        $made = array_filter($made, fn (int $cuts) => $cuts > 0);
-        ksort($made);
-        $this->kept->hand = $made === [] ? null : ['laid' => $this->laid(), 'made' => $made];
+        $this->kept->hand = array_filter([self::sheetMark($sheet) => $made] + ($this->kept->hand ?? []));
     }
 
-    /** @return array<int, int> how many cuts are made of the sheets that somebody has in hand, by their place in the plan */
+    /**
+     * How many cuts are made of the sheets that somebody has in hand, by their place in the plan. A sheet stays in hand as long as
+     * it is to be cut so, whatever else is planned otherwise.
+     *
+     * @return array<int, int>
+     */
     public function inHand(): array
     {
-        $hand = $this->kept->hand;
+        $made = array_map(fn (Sheet $sheet): int => $this->kept->hand[self::sheetMark($sheet)] ?? 0, $this->kept->hand === null ? [] : $this->plan->sheets);
 
-        return $hand !== null && $hand['laid'] === $this->laid() ? array_intersect_key($hand['made'], $this->plan->sheets) : [];
+        return array_filter($made);
+    }
+
+    private static function sheetMark(Sheet $sheet): string
+    {
+        return self::mark([$sheet->stock->id, PlanWriter::tree($sheet->tree)]);
     }
 
     /** Another one whenever what is planned, how it is laid, what there is, what is cut, or what is in hand is another. */

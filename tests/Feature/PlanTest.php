@@ -166,8 +166,19 @@ final class PlanTest extends TestCase
         self::assertCount(2, $second['hand']);
         $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => $other, 'stamp' => $second['stamp']])->assertCreated()->json();
         self::assertSame([['297 mm', 1]], array_map(fn (array $hand) => [$cut['sheets'][$hand['sheet']]['width'], $hand['made']], $cut['hand']));
-        $back = $hand($cut['hand'][0]['sheet'], 0, $cut['stamp'])->assertOk()->json();
+        // The other one is taken back, the drawer is counted: it is still the same sheet that is in hand.
+        $undone = $this->deleteJson("/api/plans/{$plan['id']}/cuts/{$cut['cut'][0]['id']}")->assertOk()->json();
+        $rows = $this->stock($this->tide);
+        $this->putJson("/api/library/papers/$this->tide/stock", ['stock' => [['count' => 7] + $rows[0]], 'was' => $rows])->assertOk();
+        $counted = $this->getJson("/api/plans/{$plan['id']}")->json();
+        foreach ([$undone, $counted] as $now) {
+            self::assertSame([['297 mm', 1]], array_map(fn (array $hand) => [$now['sheets'][$hand['sheet']]['width'], $hand['made']], $now['hand']));
+        }
+        $back = $hand($counted['hand'][0]['sheet'], 0, $counted['stamp'])->assertOk()->json();
         self::assertSame([], $back['hand']);
+        // A sheet that is booked is not in hand any more, nor is another one that is cut alike.
+        $again = $hand($one, 1, $back['stamp'])->assertOk()->json();
+        self::assertSame([], $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => $one, 'stamp' => $again['stamp']])->assertCreated()->json('hand'));
     }
 
     /** What is cut off a roll shortens it; set wrong, it is shorter by what was really cut off; taken back, it is as long as it was. */

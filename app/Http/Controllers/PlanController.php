@@ -25,7 +25,6 @@ use Gimbo\Core\CutPlan\SheetCut as Planning;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Exchange\PlanWriter;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -121,7 +120,7 @@ final readonly class PlanController
         [$planned, $sheet] = $this->seen($plan, $request);
         $made = (new FieldReader(JsonBody::of($request)->value))->count('/made', 10_000, 0) ?? 0;
         $made <= count($sheet->tree->cuts()) || throw InvalidDocument::at('/made', Reason::of('plan.no-cut'));
-        $planned->takeInHand([(int) array_search($sheet, $planned->plan->sheets, true) => $made] + $planned->inHand());
+        $planned->takeInHand($sheet, $made);
 
         return $this->kept($planned);
     }
@@ -200,7 +199,8 @@ final readonly class PlanController
         [$id, $row] = explode(' ', $sheet->stock->id);
         $paper = $planned->papers[$id];
         $names = new Names($planned, $this->words);
-        [$before, $hand] = [Drawer::text($paper), $planned->inHand()];
+        $before = Drawer::text($paper);
+        $planned->takeInHand($sheet, 0);
         Drawer::become($paper, Drawer::after($paper, $row, $came));
         $planned->kept->cuts()->create([
             'paper' => $id, 'sheet' => ['width' => $names->text($sheet->tree->width), 'height' => $names->text($sheet->tree->height)], 'pieces' => $came->pieces,
@@ -208,25 +208,8 @@ final readonly class PlanController
         ]);
         // What was planned for the other sheets stays; a cut that was missed leaves something else, which is planned anew.
         $rest = Planned::of($planned->kept, $this->drafting, $this->words, $isMissed ? null : $planned->found->without($sheet));
-        $made = [];
-        foreach ($hand as $i => $cuts) {
-            $place = $planned->plan->sheets[$i] === $sheet ? null : self::placeOf($planned->plan->sheets[$i], $rest);
-            $place === null || $made[$place] = $cuts;
-        }
-        $rest->takeInHand($made);
 
         return $this->kept($rest, 201);
-    }
-
-    private static function placeOf(Planning $sheet, Planned $in): ?int
-    {
-        foreach ($in->plan->sheets as $i => $one) {
-            if ($one->stock->id === $sheet->stock->id && PlanWriter::tree($one->tree) === PlanWriter::tree($sheet->tree)) {
-                return $i;
-            }
-        }
-
-        return null;
     }
 
     /** @return array<string, mixed> as it was said, once it was read */
