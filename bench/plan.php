@@ -48,7 +48,7 @@ for ($case = 0; $case < intdiv($cases + 4, 5); $case++) {
     $found = Planner::found(JobReader::read(['pieces' => $pieces, 'stock' => [['id' => 's', 'width' => '305 mm', 'height' => '305 mm', 'count' => 500], ['id' => 't', 'width' => '210 mm', 'height' => '297 mm', 'count' => 10]]]));
     $first = array_sum($found->plan()->used());
     $from = hrtime(true);
-    for ($slice = 1; $slice <= 24 && ! $found->isLeast(); $slice++) {
+    for ($slice = 1; $slice <= 60 && ! $found->isLeast(); $slice++) {
         $found = Planner::further($found, $slice);
     }
     $times[] = (hrtime(true) - $from) / 1e9;

@@ -26,8 +26,8 @@ final readonly class Planner
     /** More than these are planned once. */
     private const ONCE = 1500;
 
-    /** Looked at in one slice of a longer search: some tenths of a second. */
-    private const SLICE = 400_000;
+    /** Looked at in one slice of a longer search: some two tenths of a second, so that nobody else waits long. */
+    private const SLICE = 150_000;
 
     private function __construct(private float $effort = 1.0)
     {
@@ -59,7 +59,7 @@ final readonly class Planner
             $from = $best;
             if ($slice % 3 === 2) {
                 $wanted = array_map(fn (int $left, int $laid): int => $left + $laid, $best->left, $best->laid());
-                $from = Layout::filled($best->sizes, $best->benches, $wanted, 1000 * $slice, self::MOST_TRIES);
+                $from = Layout::filled($best->sizes, $best->benches, $wanted, 1000 * $slice, self::tries($best->sizes, $looks, 3));
                 $looks = max(self::LEAST_LOOKS, $looks - $from->looked);
             }
             $next = Improving::of($from, $looks, 20261127 + 7919 * $slice);
@@ -74,7 +74,7 @@ final readonly class Planner
     {
         [$sizes, $benches, $left] = [$of->sizes, $of->benches, $of->counts];
         $looks = min(self::MOST_LOOKS, max(self::LOOKS, self::LOOKS_A_PIECE * $sizes->total())) * $this->effort;
-        $best = $this->exactly(Layout::filled($sizes, $benches, $left, 1, $this->tries($sizes, $looks, 4)));
+        $best = $this->exactly(Layout::filled($sizes, $benches, $left, 1, self::tries($sizes, $looks, 4)));
         // One size alone is exact as it is; where nothing may come out of it, nothing is looked for.
         $isOne = count(array_filter($left)) < 2;
         if ($best->isProven || $isOne) {
@@ -83,7 +83,7 @@ final readonly class Planner
             return $best->with($best->sheets, isProven: $best->isProven || ($isFree && count(array_filter($benches, fn (Bench $bench) => ! $bench->stock->isOffcut)) < 2));
         }
         for ($round = 2, $looked = $best->looked; $looked < $looks && $sizes->total() <= self::ONCE && ! $best->isLeast(); $round++) {
-            $layout = Layout::filled($sizes, $benches, $left, $round, $this->tries($sizes, $looks - $looked, 3));
+            $layout = Layout::filled($sizes, $benches, $left, $round, self::tries($sizes, $looks - $looked, 3));
             $looked += max(self::LEAST_LOOKS, $layout->looked);
             $layout->isBetterThan($best) && $best = $layout;
         }
@@ -111,7 +111,7 @@ final readonly class Planner
     }
 
     /** So many tries a sheet that several rounds are within the bounds. */
-    private function tries(Sizes $sizes, float $looks, int $rounds): int
+    private static function tries(Sizes $sizes, float $looks, int $rounds): int
     {
         $once = max(1, $sizes->total() * count($sizes->counts));
 

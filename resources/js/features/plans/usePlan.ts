@@ -3,8 +3,8 @@ import { api, problemsOf, type Plan } from '@/api/client'
 import { notice } from '@/ui/notices'
 import { words } from '@/words'
 
-/** So many slices of a longer search; each takes some tenths of a second. */
-const SLICES = 24
+/** So many slices of a longer search; each takes some two tenths of a second. */
+const SLICES = 60
 
 /** The server counts no further. */
 const MOST_SLICES = 1000
