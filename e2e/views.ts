@@ -77,6 +77,54 @@ const ADDS: Record<string, string> = {
 }
 
 /** Every view, in a state that is hard to lay out. */
+/** A plan from a roll, in bought envelopes, with slants that save paper, a print that runs on, and something that is missing. */
+async function everything(page: Page): Promise<string> {
+  const ask = async <T>(method: 'get' | 'post' | 'put', path: string, data?: object) =>
+    (await (await page.request[method](`/api${path}`, data && { data })).json()) as T
+  const { papers, envelopes } = await ask<Record<string, Array<{ id: string; name: string }>>>('get', '/library')
+  const roll =
+    papers?.find(({ name }) => name === 'Eelgrass roll') ??
+    (await ask<{ id: string }>('post', '/library/papers', {
+      name: 'Eelgrass roll',
+      stock: [{ width: '13 in', height: '4 yd', count: 1, roll: true, place: 'loft' }],
+    }))
+  const { designs } = await ask<{ designs: Array<{ id: string; name: string }> }>('get', '/designs')
+  const of = (name: string) => designs.find((one) => one.name === name)?.id
+  const asked = {
+    items: [
+      { design: of('Kite of terns'), count: 3, envelope: envelopes?.[0]?.id },
+      { design: of('Invitation, half fold'), count: 60 },
+    ],
+    papers: { '': roll.id },
+    kerf: '1 mm',
+  }
+  const plan = await ask<{ id: string; pieces: Array<{ id: string; named: string }>; nesting: Nest[] }>(
+    'post',
+    '/plans',
+    {
+      name: 'Kite of terns',
+      asked,
+    },
+  )
+  const pieces = plan.pieces.filter(({ named }) => named === '').map(({ id }) => id)
+  await ask('put', `/plans/${plan.id}`, {
+    asked: {
+      ...asked,
+      runs: [{ pieces: [pieces[0], pieces[0]] }],
+      nested: plan.nesting
+        .filter(({ kind }) => kind === 'nested')
+        .slice(0, 1)
+        .map(({ piece }) => piece),
+    },
+  })
+  return plan.id
+}
+
+interface Nest {
+  kind: string
+  piece: string
+}
+
 export const VIEWS: View[] = [
   {
     name: 'shelf',
@@ -261,6 +309,42 @@ export const VIEWS: View[] = [
       await page.goto(`/plans/${plans.at(-1)?.id}`)
       await expect(page.locator('[data-sheet]')).toBeVisible()
       await page.getByRole('button', { name: say('plan.set-wrong') }).click()
+    },
+  },
+  {
+    name: 'a plan with everything',
+    route: '/plans/:id',
+    open: async (page, say) => {
+      await page.goto(`/plans/${await everything(page)}`)
+      await expect(page.locator('[data-sheet]')).toBeVisible()
+      await page.getByText(say('plan.all-cuts')).click()
+      await expect(page.locator('[data-run], [data-nest], [data-envelopes]').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'envelopes, new ones',
+    route: '/library/:kind',
+    open: async (page, say) => {
+      await page.goto('/library/papers')
+      await page.getByRole('button', { name: say('envelopes.add'), exact: true }).click()
+      await page
+        .getByRole('dialog')
+        .getByRole('button', { name: say('form.keep') })
+        .click()
+      await expect(page.getByRole('alert').first()).toBeVisible()
+    },
+  },
+  {
+    name: 'a roll counted',
+    route: '/library/:kind',
+    open: async (page, say) => {
+      await everything(page)
+      await page.goto('/library/papers')
+      await page
+        .getByRole('button', { name: say('stock.count-named', { paper: 'Eelgrass roll' }) })
+        .first()
+        .click()
+      await expect(page.getByRole('dialog')).toBeVisible()
     },
   },
   {
