@@ -70,7 +70,9 @@ final readonly class PlanSheets
             $fill = $part['letter'] !== null ? '#e8f0f2' : ($part['isOffcut'] ? '#f4ead6' : '#dddddd');
             $letter = $part['letter'] === null ? '' : sprintf('<text x="%.3F" y="%.3F" font-family="Source Sans 3, sans-serif" font-size="%.3F" text-anchor="middle" fill="#14303a">%s</text>', $left + $w / 2, $bottom - $h / 2 + $size / 3, $size, e($part['letter']));
 
-            return $w <= 0.0 || $h <= 0.0 ? '' : sprintf('<rect x="%.3F" y="%.3F" width="%.3F" height="%.3F" fill="%s" stroke="#14303a" stroke-width="0.3"/>', $left, $bottom - $h, $w, $h, $fill).$letter;
+            $slant = isset($part['slant']) ? vsprintf('<line x1="%.3F" y1="%.3F" x2="%.3F" y2="%.3F" stroke="#0b6477" stroke-width="%.3F" stroke-dasharray="2 1"/>', [$left + $part['slant'][0], $bottom - $part['slant'][1], $left + $part['slant'][2], $bottom - $part['slant'][3], 0.4 * $one]) : '';
+
+            return $w <= 0.0 || $h <= 0.0 ? '' : sprintf('<rect x="%.3F" y="%.3F" width="%.3F" height="%.3F" fill="%s" stroke="#14303a" stroke-width="0.3"/>', $left, $bottom - $h, $w, $h, $fill).$slant.$letter;
         }
         [$at, [$first, $over]] = [$part['at'], $part['parts']];
         [$x, $y] = $part['isUpright'] ? [$left + $at, $bottom - $h] : [$left, $bottom - $at];

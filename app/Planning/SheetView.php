@@ -8,7 +8,9 @@ use App\Words\Words;
 use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\CutPlan\Reading;
 use Gimbo\Core\CutPlan\SheetCut;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Nest\Nesting;
 
 /**
  * A sheet of a plan as the browser shows it: to scale, and its cuts in words, in the order of the hand.
@@ -60,10 +62,24 @@ final readonly class SheetView
         $hidden = $rest === null ? 0.0 : max(0.0, $rest->height->toMillimetres() - self::SEEN_OF_A_ROLL);
         $size = ['width' => round($part->width->toMillimetres(), 4), 'height' => round($part->height->toMillimetres() - $hidden, 4)];
         if ($part->first === null || $part->second === null || $part->at === null) {
-            return $size + ['letter' => $part->piece === null ? null : $this->names->letters[$part->piece], 'isOffcut' => $part->isOffcut, 'text' => $this->words->sentence('size.pair', ['width' => $this->names->text($part->width), 'height' => $this->names->text($part->height)])];
+            return $size + ['letter' => $part->piece === null ? null : $this->names->letters[$part->piece], 'isOffcut' => $part->isOffcut, 'text' => $this->words->sentence('size.pair', ['width' => $this->names->text($part->width), 'height' => $this->names->text($part->height)])] + $this->slant($part);
         }
 
         return $size + ['n' => $part->number, 'isUpright' => $part->isUpright, 'at' => round($part->at->toMillimetres(), 4), 'parts' => [$this->tree($part->first), $this->tree($part->second, $rest)]];
+    }
+
+    /** @return Json where two lie head to tail, the cut that parts them: from x, y to x, y in the part's frame */
+    private function slant(Part $part): array
+    {
+        $pair = $part->piece !== null && Nesting::isPair($part->piece) ? $this->planned->nesting->pairs[Nesting::single($part->piece)] ?? null : null;
+        if ($pair === null) {
+            return [];
+        }
+        // Turned a quarter anticlockwise, what was on the left lies below.
+        $height = $pair->box->height->toMillimetres();
+        [$from, $to] = array_map(fn (Point $p): Point => $part->isTurned ? new Point($height - $p->y, $p->x) : $p, [$pair->from, $pair->to]);
+
+        return ['slant' => array_map(fn (float $mm): float => round($mm, 4), [$from->x, $from->y, $to->x, $to->y])];
     }
 
     /** @return list<Json> the cuts in the order of the hand, in words */

@@ -280,6 +280,17 @@ final class PlanTest extends TestCase
         self::assertMatchesRegularExpression('/from (0 in|1 1\/8 in) on the lower edge to (0 in|1 1\/8 in) on the upper one/', $pair['says']);
         self::assertSame([true, true], [$offer($nested, 'nested', 0)['isDone'], $offer($nested, 'corners', 1)['isDone']]);
         self::assertStringContainsString(': 4 out of the corners that come off', $offer($nested, 'corners', 1)['says']);
+        // In the drawing the slant goes from corner to corner of each pair, whichever way it lies.
+        $slants = [];
+        $walk = function (array $part) use (&$walk, &$slants): void {
+            isset($part['slant']) && $slants[] = [$part['slant'], $part['width'], $part['height']];
+            array_map($walk, $part['parts'] ?? []);
+        };
+        array_map(fn (array $sheet) => $walk($sheet['tree']), $nested['sheets']);
+        self::assertNotSame([], $slants);
+        foreach ($slants as [[$x1, $y1, $x2, $y2], $width, $height]) {
+            self::assertEqualsWithDelta([$width, $height], [abs($x1 - $x2), abs($y1 - $y2)], 0.001);
+        }
         $cut = 0;
         foreach ($nested['sheets'] as $sheet) {
             foreach ($sheet['pieces'] as $one) {

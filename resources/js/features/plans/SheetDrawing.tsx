@@ -82,6 +82,7 @@ function Leaf({ leaf: { part, x, y }, unit }: { leaf: Placed; unit: number }) {
         strokeWidth={unit * 0.25}
         data-part={part.letter ?? (part.isOffcut ? 'offcut' : 'waste')}
       />
+      {part.slant && <Slant slant={part.slant} x={x} y={y} unit={unit} />}
       {part.letter && (
         <>
           <text
@@ -118,6 +119,23 @@ function Leaf({ leaf: { part, x, y }, unit }: { leaf: Placed; unit: number }) {
         </text>
       )}
     </g>
+  )
+}
+
+/** The cut that parts two that lie head to tail, made when all others are. */
+function Slant({ slant, x, y, unit }: { slant: number[]; x: number; y: number; unit: number }) {
+  const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = slant
+  return (
+    <line
+      x1={x + x1}
+      y1={y - y1}
+      x2={x + x2}
+      y2={y - y2}
+      className="stroke-live"
+      strokeWidth={unit * 0.4}
+      strokeDasharray={`${unit} ${unit * 0.6}`}
+      data-slant
+    />
   )
 }
 
