@@ -57,6 +57,16 @@ for ($case = 0; $case < intdiv($cases + 4, 5); $case++) {
 }
 sort($times);
 printf("a longer search, %d jobs of twelve sizes: %d sheets instead of %d, fewer in %d of them; median %.1f s\n", count($times), $longer, $quick, $better, $times[intdiv(count($times), 2)]);
+// How much of what is cut off a roll is pieces.
+foreach ([100, 300, 1000] as $many) {
+    mt_srand(5);
+    $pieces = array_map(fn (int $n): array => ['id' => "p$n", 'width' => mt_rand(40, 200).' mm', 'height' => mt_rand(40, 200).' mm'], range(1, $many));
+    $job = JobReader::read(['pieces' => $pieces, 'stock' => [['id' => 'r', 'width' => '600 mm', 'height' => '25 m', 'count' => 9]]]);
+    $from = hrtime(true);
+    $plan = Planner::plan($job);
+    $taken = array_sum(array_map(fn ($sheet): float => $sheet->times * 600 * ($sheet->tree->height->toMillimetres() - ($sheet->rest()?->height->toMillimetres() ?? 0.0)), $plan->sheets));
+    printf("%d pieces of as many sizes off a roll of 600 mm: %.1f %% of it pieces, %.1f s\n", $many, 100 * array_sum(array_map(fn (array $piece): int => (int) $piece['width'] * (int) $piece['height'], $pieces)) / $taken, (hrtime(true) - $from) / 1e9);
+}
 mt_srand(7);
 $job = JobReader::read(Constructed::job(120, [305, 305], 1000, 0));
 $from = hrtime(true);

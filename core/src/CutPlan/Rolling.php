@@ -13,6 +13,8 @@ final class Rolling
     /** Lengths of a section that are tried. */
     private const MOST_LENGTHS = 40;
 
+    private const LEAST_LENGTHS = 2;
+
     private int $looked = 0;
 
     private function __construct(private readonly Sizes $sizes, private readonly Bench $bench, private readonly int $seed)
@@ -65,9 +67,11 @@ final class Rolling
     private function section(array $counts, int $most, int $tries): ?Laid
     {
         [$best, $filled] = [null, 0.0];
-        foreach ($this->lengths($counts, $most) as $n => $length) {
+        $lengths = $this->lengths($counts, $most, max(self::LEAST_LENGTHS, $tries));
+        $each = max(1, intdiv($tries, max(1, count($lengths))));
+        foreach ($lengths as $n => $length) {
             $filling = new Filling($this->sizes, $this->bench->longest, $this->bench->measures, $this->seed + $n, $this->bench->trimsFirst);
-            $laid = $filling->best($this->bench->width, $length, $counts, $this->bench->may, max(2, intdiv($tries, 4)));
+            $laid = $filling->best($this->bench->width, $length, $counts, $this->bench->may, $each);
             $this->looked += $filling->looked;
             $share = $laid === null ? 0.0 : Layout::filledOf($laid) / $laid->area();
             if ($laid !== null && ($share > $filled + 1e-9 || ($share > $filled - 1e-9 && $laid->height > ($best->height ?? 0)))) {
@@ -80,9 +84,10 @@ final class Rolling
 
     /**
      * @param list<int> $counts
+     * @param int $bound at most so many
      * @return list<int>
      */
-    private function lengths(array $counts, int $most): array
+    private function lengths(array $counts, int $most, int $bound): array
     {
         $sides = [];
         foreach ($counts as $s => $count) {
@@ -99,7 +104,11 @@ final class Rolling
             }
         }
         $far = $this->bench->measures ?? $most;
+        $lengths = array_values(array_filter(array_keys($lengths), fn (int $length) => $length <= $most && $length <= $far));
+        // The longest first: what is long is harder to lay later. Of many an even choice.
+        rsort($lengths);
+        $every = max(1, count($lengths) / $bound);
 
-        return array_values(array_filter(array_keys($lengths), fn (int $length) => $length <= $most && $length <= $far));
+        return array_map(fn (int $n): int => $lengths[(int) ($n * $every)], $lengths === [] ? [] : range(0, max(0, (int) (count($lengths) / $every) - 1)));
     }
 }
