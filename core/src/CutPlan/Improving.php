@@ -27,12 +27,13 @@ final class Improving
 
     private function better(Layout $layout, float $looks): Layout
     {
-        for ($looked = 0.0; $looked < $looks && ! $layout->isLeast(); $looked += 2000) {
+        for ($looked = 0.0, $shares = []; $looked < $looks && ! $layout->isLeast(); $looked += max(2000, 20 * count($layout->sheets))) {
             $full = array_keys(array_filter($layout->sheets, fn (array $sheet) => ! $sheet[0]->stock->isOffcut && ! $sheet[0]->stock->isRoll));
             if (count($full) < 2) {
                 break;
             }
-            usort($full, fn (int $a, int $b) => Layout::filledOf($layout->sheets[$a][1]) / $layout->sheets[$a][0]->area() <=> Layout::filledOf($layout->sheets[$b][1]) / $layout->sheets[$b][0]->area());
+            $shares = $shares ?: array_map(fn (array $sheet): float => Layout::filledOf($sheet[1]) / $sheet[0]->area(), $layout->sheets);
+            usort($full, fn (int $a, int $b) => $shares[$a] <=> $shares[$b]);
             $chosen = [array_shift($full)];
             while (count($chosen) < self::TOGETHER && $full !== []) {
                 // The emptier ones more often.
@@ -40,7 +41,7 @@ final class Improving
                 $chosen[] = array_splice($full, (int) ($r * $r * count($full)), 1)[0];
             }
             $next = $this->anew($layout, $chosen, $looked);
-            $layout = $next ?? $layout;
+            [$layout, $shares] = $next === null ? [$layout, $shares] : [$next, []];
         }
 
         return $layout;

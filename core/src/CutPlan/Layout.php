@@ -7,6 +7,9 @@ namespace Gimbo\Core\CutPlan;
 /** Sheets with what is laid on them, of one paper. */
 final readonly class Layout
 {
+    /** Square ticks. */
+    private const SQUARE = 1_000_000;
+
     /**
      * @param list<Bench> $benches what there is, offcuts first
      * @param list<array{Bench, Laid}> $sheets
@@ -129,10 +132,10 @@ final readonly class Layout
         return array_values($laid);
     }
 
-    /** Full sheets it takes, as an area; offcuts cost nothing. */
+    /** Full sheets it takes, as an area in a million square ticks, so that thousands of sheets stay within an integer; offcuts cost nothing. */
     public function cost(): int
     {
-        return array_sum(array_map(fn (array $sheet) => $sheet[0]->stock->isOffcut ? 0 : $sheet[0]->taken($sheet[1]), $this->sheets));
+        return array_sum(array_map(fn (array $sheet) => $sheet[0]->stock->isOffcut ? 0 : intdiv($sheet[0]->taken($sheet[1]), self::SQUARE), $this->sheets));
     }
 
     /** The largest part that is left of any sheet. */
@@ -169,9 +172,10 @@ final readonly class Layout
         if ($sheets === []) {
             return true;
         }
-        $laid = array_sum(array_map(fn (array $sheet) => self::filledOf($sheet[1]), $sheets));
+        $laid = array_sum(array_map(fn (array $sheet) => intdiv(self::filledOf($sheet[1]), self::SQUARE), $sheets));
 
-        return $laid > $this->cost() - min(array_map(fn (array $sheet) => $sheet[0]->area(), $sheets));
+        // What was rounded off each sheet must not make a proof.
+        return $laid > $this->cost() - min(array_map(fn (array $sheet) => intdiv($sheet[0]->area(), self::SQUARE), $sheets)) + count($sheets);
     }
 
     public static function filledOf(Laid $laid): int

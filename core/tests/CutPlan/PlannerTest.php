@@ -88,6 +88,17 @@ final class PlannerTest extends TestCase
         }
     }
 
+    /** As many pieces as are planned at once, on more sheets than their area has room for in square ticks. */
+    public function test_thousands_of_pieces_are_planned(): void
+    {
+        mt_srand(2);
+        $pieces = array_map(fn (int $n): array => ['id' => "p$n", 'width' => mt_rand(100, 200).' mm', 'height' => mt_rand(100, 200).' mm', 'count' => 500], range(1, 10));
+        $plan = Planner::plan(JobReader::read(['pieces' => $pieces, 'stock' => [['id' => 's', 'width' => '305 mm', 'height' => '305 mm', 'count' => 5000]]]), 0.1);
+
+        self::assertSame([], $plan->missing);
+        self::assertGreaterThan(800, $plan->used()['s']);
+    }
+
     /** What is worth keeping stays in one piece: a strip along the whole of a sheet is not cut through. */
     public function test_whole_strips_are_left(): void
     {
