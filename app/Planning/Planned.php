@@ -23,6 +23,8 @@ use Gimbo\Core\CutPlan\Trimmer;
 use Gimbo\Core\CutPlan\Wanted;
 use Gimbo\Core\Design\Design as Sized;
 use Gimbo\Core\Design\Piece;
+use Gimbo\Core\Error\InvalidDocument;
+use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Exchange\PlanWriter;
 use Gimbo\Core\Library\Kind;
 use Gimbo\Core\Measure\Length;
@@ -79,7 +81,11 @@ final class Planned
     {
         $planned = new self($plan, Asked::read($plan->asked), $words);
         $planned->gather($drafting);
-        $job = $planned->job($planned->left(), $planned->stock());
+        $left = $planned->left();
+        if (array_sum(array_map(fn (Wanted $piece) => $piece->count, $left)) > Job::MOST_PIECES) {
+            throw InvalidDocument::at('/asked/items', Reason::of('plan.too-many', ['most' => Job::MOST_PIECES]));
+        }
+        $job = $planned->job($left, $planned->stock());
         $kept = $rest?->written() ?? (($plan->found['basis'] ?? null) === $planned->basis() ? $plan->found['laid'] ?? null : null);
         $planned->become(($kept === null ? null : Found::read($job, $kept)) ?? Planner::found($job));
 

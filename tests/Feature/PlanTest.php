@@ -443,6 +443,15 @@ final class PlanTest extends TestCase
         self::assertSame([], $this->getJson('/api/plans')->json('plans'));
     }
 
+    /** More than is planned at once is said at what is asked for, and what was asked for before stays. */
+    public function test_too_many_pieces_are_refused_and_nothing_is_changed(): void
+    {
+        $plan = $this->plan(2);
+        $items = array_fill(0, 3, ['design' => $this->design, 'count' => 1000]);
+        $this->putJson("/api/plans/{$plan['id']}", ['asked' => ['items' => $items]])->assertUnprocessable()->assertJsonPath('errors.0.at', '/asked/items')->assertJsonPath('errors.0.message', 'At most 5000 pieces are planned at once.');
+        self::assertSame($plan, $this->getJson("/api/plans/{$plan['id']}")->assertOk()->json());
+    }
+
     public function test_bad_stock_is_said_where_it_stands(): void
     {
         $this->putJson("/api/library/papers/$this->white/stock", ['stock' => [['width' => '0 mm', 'height' => '20 mm', 'count' => 1, 'offcut' => true]]])->assertUnprocessable()->assertJsonPath('errors.0.at', '/stock/0/width');
