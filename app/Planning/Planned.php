@@ -53,7 +53,7 @@ final class Planned
     /** @var array<string, ?string> the entry, by what the designs call the paper */
     public array $named = [];
 
-    /** @var list<Wanted> everything that is wanted, cut already or not */
+    /** @var list<Wanted> everything that is wanted, cut already or not, two head to tail as one */
     public array $wanted = [];
 
     /** @var array<string, string> what a piece is called, by its id */
@@ -70,6 +70,9 @@ final class Planned
     public Found $found;
 
     public CutPlan $plan;
+
+    /** Sheets it would take if no print had to run on; null while nobody has asked. */
+    private ?int $withoutRuns = null;
 
     private function __construct(public readonly Plan $kept, public readonly Asked $asked, private readonly Words $words)
     {
@@ -195,12 +198,34 @@ final class Planned
             $shape = $this->sized[$design]->piece($id);
             $shape === null || $shapes[$piece->id] = [$shape->pattern()->vertices, $shape->sheet];
         }
-        $this->nesting = new Nesting($this->wanted, $shapes, $this->asked->nested, $this->asked->corners, $this->trimmer());
-        $this->wanted = $this->nesting->wanted;
-        foreach ($this->nesting->pairs as $id => $pair) {
+        $cut = $this->cut();
+        // Two that were cut head to tail are two pieces, also where the others are not to lie so any more.
+        $left = [];
+        foreach ($this->wanted as $piece) {
+            $left[$piece->id] = max(0, $piece->count - ($cut[$piece->id] ?? 0) - 2 * ($cut[Nesting::pairOf($piece->id)] ?? 0));
+        }
+        $this->nesting = new Nesting($this->wanted, $left, $shapes, $this->asked->nested, $this->asked->corners, $this->trimmer());
+        foreach (array_keys($this->nesting->pairs) as $id) {
             $this->labels[Nesting::pairOf($id)] = $this->words->sentence('plan.pair', ['piece' => $this->labels[$id]]);
             $this->paperOf[Nesting::pairOf($id)] = $this->paperOf[$id];
         }
+        $toCut = array_column(array_map(fn (Wanted $piece): array => [$piece->id, $piece->count], $this->nesting->toCut), 1, 0);
+        $ways = array_merge([], ...array_map(fn (Wanted $piece): array => array_filter([$this->nesting->pair($piece), $piece]), $this->wanted));
+        $ways = array_map(fn (Wanted $piece): Wanted => $piece->times(($toCut[$piece->id] ?? 0) + ($cut[$piece->id] ?? 0)), $ways);
+        $this->wanted = array_values(array_filter($ways, fn (Wanted $piece) => $piece->count > 0));
+    }
+
+    /** @return array<string, int> how many of each are cut, by id, two head to tail as one */
+    private function cut(): array
+    {
+        $cut = [];
+        foreach ($this->cuts as $sheet) {
+            foreach ($sheet->pieces as $id => $count) {
+                $cut[$id] = $count + ($cut[$id] ?? 0);
+            }
+        }
+
+        return $cut;
     }
 
     private function trimmer(): Trimmer
@@ -217,7 +242,7 @@ final class Planned
         $name = $paper->name ?? ($paper->id === Paper::MAIN ? '' : $paper->id);
         foreach ($this->wanted as $i => $same) {
             if ($same->id === $id) {
-                $this->wanted[$i] = new Wanted($id, $same->width, $same->height, $same->count + $count * $piece->count, '', $same->mayTurn, rows: $same->rows);
+                $this->wanted[$i] = $same->times($same->count + $count * $piece->count);
 
                 return;
             }
@@ -230,15 +255,7 @@ final class Planned
     /** @return list<Wanted> what is not cut yet and has a paper */
     private function left(): array
     {
-        $cut = [];
-        foreach ($this->cuts as $sheet) {
-            foreach ($sheet->pieces as $id => $count) {
-                $cut[$id] = $count + ($cut[$id] ?? 0);
-            }
-        }
-        $left = array_map(fn (Wanted $piece): Wanted => new Wanted($piece->id, $piece->width, $piece->height, max(0, $piece->count - ($cut[$piece->id] ?? 0)), $piece->paper, $piece->mayTurn, rows: $piece->rows), $this->wanted);
-
-        return array_values(array_filter($left, fn (Wanted $piece) => $piece->count > 0 && $piece->paper !== ''));
+        return array_values(array_filter($this->nesting->toCut, fn (Wanted $piece) => $piece->paper !== ''));
     }
 
     /** @return list<Stock> */
@@ -279,9 +296,9 @@ final class Planned
     public function sheetsForRuns(): int
     {
         $job = $this->plan->job;
-        $without = Planner::plan(new Job($job->pieces, $job->stock, $job->trimmer, $job->margin, $job->keep), 0.3);
+        $this->withoutRuns ??= array_sum(Planner::plan(new Job($job->pieces, $job->stock, $job->trimmer, $job->margin, $job->keep), 0.3)->used());
 
-        return max(0, array_sum($this->plan->used()) - array_sum($without->used()));
+        return max(0, array_sum($this->plan->used()) - $this->withoutRuns);
     }
 
     /**
@@ -303,7 +320,7 @@ final class Planned
             $pieces = [];
             foreach ($missing as $one) {
                 $piece = $this->plan->job->wanted($one->piece);
-                $piece === null || $pieces[] = new Wanted($piece->id, $piece->width, $piece->height, $one->count, $paper->id, $piece->mayTurn);
+                $piece === null || $pieces[] = $piece->times($one->count);
             }
             $bought = Planner::plan($this->job($pieces, [new Stock('new', $paper->id, $width, $height, self::MANY, isRoll: $size === null && $sheet?->isRoll === true)]), 0.3);
             $shopping[] = [

@@ -300,6 +300,41 @@ final class PlanTest extends TestCase
         self::assertSame(2, $cut + array_sum(array_column(array_filter($nested['missing'], fn (array $one) => $one['id'] === $pair['id']), 'count')));
     }
 
+    /** What is cut counts, whichever way it was laid: of two cut head to tail none is cut again when the others are not to lie so, and the other way round. */
+    public function test_what_was_cut_head_to_tail_counts_as_two(): void
+    {
+        $id = $this->start('Kite', ['make' => 'diamond-card', 'system' => 'imperial', 'holds' => ['width' => '6 in', 'height' => '6 in'], 'border' => '1/8 in', 'paper' => ['caliper' => '0.3 mm', 'name' => 'White']]);
+        $asked = ['items' => [['design' => $id, 'count' => 4]], 'papers' => ['' => $this->white]];
+        $plan = $this->postJson('/api/plans', ['name' => 'Kites', 'asked' => $asked])->assertCreated()->json();
+        $small = array_values(array_filter($plan['pieces'], fn (array $piece) => $piece['width'] === '1 1/8 in'))[0]['id'];
+        $planned = function (array $plan) use ($small): int {
+            $letters = array_column($plan['pieces'], 'letter', 'id');
+            $count = 0;
+            foreach ([[$small, 1], ["$small pair", 2]] as [$of, $each]) {
+                foreach ($plan['sheets'] as $sheet) {
+                    foreach ($sheet['pieces'] as $one) {
+                        $count += $one['letter'] === ($letters[$of] ?? null) ? $each * $sheet['times'] * $one['count'] : 0;
+                    }
+                }
+                $count += $each * array_sum(array_column(array_filter($plan['missing'], fn (array $one) => $one['id'] === $of), 'count'));
+            }
+
+            return $count;
+        };
+        $put = fn (array $nested): array => $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked + ['nested' => $nested]])->assertOk()->json();
+        self::assertSame([8, 8], [$planned($plan), $planned($plan = $put([$small]))]);
+        // Every sheet with pairs on it is cut.
+        $pair = array_column($plan['pieces'], 'letter', 'id')["$small pair"];
+        $at = array_key_first(array_filter($plan['sheets'], fn (array $sheet) => in_array($pair, array_column($sheet['pieces'], 'letter'), true)));
+        self::assertIsInt($at);
+        $cut = $this->postJson("/api/plans/{$plan['id']}/cut", ['sheet' => $at, 'stamp' => $plan['stamp']])->assertCreated()->json();
+        $there = 2 * array_sum(array_column(array_filter($cut['cut'][0]['pieces'], fn (array $one) => $one['letter'] === $pair), 'count'));
+        self::assertGreaterThan(0, $there);
+        self::assertSame(8 - $there, $planned($cut));
+        self::assertSame(8 - $there, $planned($put([])), 'not head to tail any more');
+        self::assertSame(8 - $there, $planned($put([$small])), 'and again');
+    }
+
     /** A print that runs on from the mat into the next: side by side on the sheet, and what that takes is said. */
     public function test_a_print_runs_on_where_that_is_asked(): void
     {

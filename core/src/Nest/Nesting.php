@@ -24,29 +24,38 @@ final class Nesting
     /** @var array<string, list<array{from: string, count: int}>> of which pieces' corners how many of a piece come, by its id */
     public array $corners = [];
 
-    /** @var list<Wanted> what is cut, pairs as one */
-    public array $wanted = [];
+    /** @var list<Wanted> what is still to be cut, pairs as one */
+    public array $toCut = [];
 
     /**
-     * @param list<Wanted> $wanted with their papers
+     * @param list<Wanted> $wanted everything, with its paper
+     * @param array<string, int> $left how many of each are not there yet, by id
      * @param array<string, array{list<Point>, Rectangle}> $shapes the corners of each piece on its sheet, mm, and that sheet, by id
      * @param list<string> $nested ids of pieces that are to lie head to tail
      * @param list<string> $cornered ids of pieces that are to be made of corners
      */
-    public function __construct(array $wanted, private readonly array $shapes, array $nested, array $cornered, Trimmer $trimmer)
+    public function __construct(array $wanted, array $left, private readonly array $shapes, array $nested, array $cornered, Trimmer $trimmer)
     {
-        $left = $this->corners($wanted, $nested, $cornered);
+        $left = $this->corners($wanted, $left, $nested, $cornered);
         foreach ($wanted as $piece) {
             $count = $left[$piece->id];
             $shape = $this->shapes[$piece->id] ?? null;
             $pair = $piece->mayTurn && $piece->count > 1 && $shape !== null ? HeadToTail::of($shape[0], $shape[1], $trimmer->step, $trimmer->kerf) : null;
             $pair === null || $this->pairs[$piece->id] = $pair;
             if ($pair !== null && $count > 1 && in_array($piece->id, $nested, true)) {
-                $this->wanted[] = new Wanted($piece->id.self::PAIR, $pair->box->width, $pair->box->height, intdiv($count, 2), $piece->paper, $piece->mayTurn);
+                $this->toCut[] = $this->pair($piece)?->times(intdiv($count, 2)) ?? $piece;
                 $count %= 2;
             }
-            $count === 0 || $this->wanted[] = $piece->times($count);
+            $count === 0 || $this->toCut[] = $piece->times($count);
         }
+    }
+
+    /** Two of a piece head to tail, as one that is wanted once; null where it does not lie so. */
+    public function pair(Wanted $piece): ?Wanted
+    {
+        $box = ($this->pairs[$piece->id] ?? null)?->box;
+
+        return $box === null ? null : new Wanted(self::pairOf($piece->id), $box->width, $box->height, 1, $piece->paper, $piece->mayTurn);
     }
 
     public static function isPair(string $id): bool
@@ -67,13 +76,13 @@ final class Nesting
 
     /**
      * @param list<Wanted> $wanted
+     * @param array<string, int> $left
      * @param list<string> $nested
      * @param list<string> $cornered
      * @return array<string, int> how many of each are still to be cut, by id
      */
-    private function corners(array $wanted, array $nested, array $cornered): array
+    private function corners(array $wanted, array $left, array $nested, array $cornered): array
     {
-        $left = array_column(array_map(fn (Wanted $piece): array => [$piece->id, $piece->count], $wanted), 1, 0);
         $off = [];
         foreach ($wanted as $piece) {
             // What lies head to tail, or is made of corners itself, gives none.
