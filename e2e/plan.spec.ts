@@ -28,12 +28,15 @@ async function design(page: Page, name: string, spec: object): Promise<string> {
   return ((await answer.json()) as { id: string }).id
 }
 
-const HOLDS = { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm' }
-
-for (const [how, width, height, hasTouch] of [
+/** How a journey is walked: on which screen, and whether by touch. */
+const HANDS = [
   ['by mouse', 1280, 800, false],
   ['by touch', 390, 844, true],
-] as const) {
+] as const
+
+const HOLDS = { width: '5 1/2 in', height: '4 1/4 in', thickness: '1 mm' }
+
+for (const [how, width, height, hasTouch] of HANDS) {
   test.describe(how, () => {
     test.use({ hasTouch, viewport: { width, height } })
 
@@ -290,10 +293,7 @@ test('a longer search shows the best so far, how far it is, and is stopped', asy
   expect(await number()).toBeLessThanOrEqual(before)
 })
 
-for (const [how, width, height, hasTouch] of [
-  ['by mouse', 1280, 800, false],
-  ['by touch', 390, 844, true],
-] as const) {
+for (const [how, width, height, hasTouch] of HANDS) {
   test.describe(how, () => {
     test.use({ hasTouch, viewport: { width, height } })
 

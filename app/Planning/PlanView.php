@@ -35,6 +35,7 @@ final readonly class PlanView
     public function json(): array
     {
         $planned = $this->planned;
+        $hand = $planned->inHand();
 
         return [
             'id' => $planned->kept->id, 'name' => $planned->kept->name, 'asked' => (object) $planned->kept->asked, 'stamp' => $planned->stamp(),
@@ -49,7 +50,7 @@ final readonly class PlanView
             'envelopes' => array_map($this->envelope(...), Envelopes::of($planned)),
             'runs' => array_map($this->run(...), array_keys($planned->asked->runs), $planned->asked->runs),
             'nesting' => $this->nesting(),
-            'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($planned->inHand()), array_values($planned->inHand())),
+            'hand' => array_map(fn (int $sheet, int $made): array => ['sheet' => $sheet, 'made' => $made], array_keys($hand), array_values($hand)),
             'laid' => $planned->laid(), 'mayImprove' => ! $planned->found->isLeast(),
         ];
     }

@@ -20,10 +20,10 @@ use Gimbo\Core\Request\SpecEditor;
  */
 final readonly class Meetings
 {
-    /** So many steps of the trimmer more or less room, in two directions at once or in the depth. */
+    /** So many steps of the trimmer more or less room, in two directions at once or in the depth: what is more is another size, no hair. */
     private const MOST_STEPS = 4;
 
-    /** A piece that differs by more than this from every other one is not looked at. */
+    /** A piece that differs by more than this from every other one is not looked at: half an inch, twice what four sixteenths on two sides come to. */
     private const NEAR_MM = 13;
 
     /** @param Closure(array<string, mixed>): ?Figures $settle what a spec comes to; null where it is none */
@@ -139,16 +139,14 @@ final readonly class Meetings
             }
         }
         foreach ($ways as $way) {
-            [$edits, $by] = [[], []];
-            foreach (array_filter($way) as $side => $n) {
-                $room = ['width' => $request->clearance->width, 'height' => $request->clearance->height, 'depth' => $request->clearance->depth][$side];
-                $by[$side] = $step->times($n);
-                $edits["/clearance/$side"] = $words->text($room->plus($by[$side]));
-                if ($room->plus($by[$side])->isLessThan($least)) {
-                    continue 2;
-                }
+            $way = array_filter($way);
+            $room = $way === [] ? null : $request->clearance->moved($way, $step, $least);
+            if ($room === null) {
+                continue;
             }
-            $after = $edits === [] ? null : ($this->settle)(SpecEditor::with($spec, $edits));
+            $edits = array_combine(array_map(fn (string $side): string => "/clearance/$side", array_keys($room)), array_map($words->text(...), array_values($room)));
+            $by = array_map($step->times(...), $way);
+            $after = ($this->settle)(SpecEditor::with($spec, $edits));
             if ($after !== null && array_diff(array_column($after->failing(), 'id'), $failing) === []) {
                 yield [$edits, $by, $after];
             }

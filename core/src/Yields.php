@@ -10,7 +10,6 @@ use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
-use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Request\Clearance;
@@ -66,8 +65,8 @@ final readonly class Yields
         $words = LengthFormatter::for($request->system);
         for ($n = 1; $n <= self::MOST_STEPS; $n++) {
             foreach ([['width'], ['height'], ['width', 'height']] as $sides) {
-                $less = array_combine($sides, array_map(fn (string $side): Length => ($side === 'width' ? $request->clearance->width : $request->clearance->height)->minus($step->times($n)), $sides));
-                if (array_filter($less, fn (Length $room) => $room->isLessThan($least)) !== []) {
+                $less = $request->clearance->moved(array_fill_keys($sides, -$n), $step, $least);
+                if ($less === null) {
                     continue;
                 }
                 $edits = array_combine(array_map(fn (string $side) => "/clearance/$side", $sides), array_map($words->text(...), array_values($less)));

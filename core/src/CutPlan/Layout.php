@@ -53,7 +53,7 @@ final readonly class Layout
                 if ($laid === null) {
                     continue;
                 }
-                $filled = array_sum(array_map(fn (Laid $leaf) => $leaf->size === null ? 0 : $leaf->area(), $laid->leaves()));
+                $filled = self::filledOf($laid);
                 $holdsAll = count(array_filter($laid->leaves(), fn (Laid $leaf) => $leaf->size !== null)) === array_sum($counts);
                 // Of offcuts the smallest that gives anything; of sheets the smallest that gives all that is left, else the one that is used best.
                 $worth = $bench->stock->isOffcut || ($holdsAll && ! $bench->stock->isRoll) ? 2.0 : $filled / $bench->taken($laid);

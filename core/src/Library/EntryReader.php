@@ -44,6 +44,9 @@ final readonly class EntryReader
 
     private const MOST_OF_A_PACK = 5000;
 
+    /** What a pack of envelopes usually holds; common practice, no source. */
+    private const USUAL_PACK = 25;
+
     private const OVAL = 'oval ';
 
     private const SIZE_KINDS = ['card', 'envelope', 'sheet'];
@@ -151,7 +154,7 @@ final readonly class EntryReader
 
         return [
             'width' => $this->length('/width') ?? $this->missing('/width'), 'height' => $this->length('/height') ?? $this->missing('/height'),
-            'count' => $this->in->count('/count', StockReader::MOST_SHEETS, 0) ?? 0, 'pack' => $this->in->count('/pack', self::MOST_OF_A_PACK) ?? 25,
+            'count' => $this->in->count('/count', StockReader::MOST_SHEETS, 0) ?? 0, 'pack' => $this->in->count('/pack', self::MOST_OF_A_PACK) ?? self::USUAL_PACK,
             'place' => $place === '' ? '' : $this->in->name('/place', StockReader::LONGEST_PLACE),
         ];
     }

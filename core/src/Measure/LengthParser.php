@@ -59,7 +59,7 @@ final readonly class LengthParser
         return Length::mm(2000);
     }
 
-    /** Twenty-five metres: no roll of paper is counted as longer. */
+    /** Twenty-five metres: no roll of paper is counted as longer, so that its area in square ticks, two metres wide, stays within an integer. */
     public static function limitOfRolls(): Length
     {
         return Length::mm(25_000);

@@ -17,7 +17,7 @@ use Gimbo\Core\Paper\Rectangle;
  */
 final readonly class HeadToTail
 {
-    /** Less than this of the paper saved is not worth the slanted cut. */
+    /** Less than this of the paper saved is not worth the slanted cut; common practice, no source. */
     private const LEAST_SAVED = 0.1;
 
     private const DUST = 1e-6;
