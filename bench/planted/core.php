@@ -113,7 +113,7 @@ return [
     'an organizer\'s front glued nowhere' => ['Make/SlopeBox/SlopeBox.php', "self::isOne(\$request) && \$steps[] = \$here->step('glue/front'", "false && \$steps[] = \$here->step('glue/front'", 'WorkTest|GuideTest|StepsTest'],
     'a print that runs on turned, the other way round' => ['CutPlan/Run.php', '$this->along === \'height\' && $isTurned ? array_reverse($this->pieces) : $this->pieces', '$this->pieces', 'RunTest'],
     'pieces of a run at the lower edge' => ['CutPlan/Run.php', 'if ($before > 0) {', 'if (false) {', 'RunTest'],
-    'rows farther than the trimmer measures' => ['CutPlan/Rows.php', '$at <= $this->bench->measures || $left <= $this->bench->measures', 'true', 'RowsTest'],
+    'rows farther than the trimmer measures' => ['CutPlan/Rows.php', 'min($at, $left) > $this->bench->measures', 'false', 'RowsTest'],
     'slivers where a strip could be left' => ['CutPlan/Rows.php', '$isFree = ($isUpright', '$isFree = false && ($isUpright', 'RowsTest'],
     'rows parted one by one' => ['CutPlan/Rows.php', 'return $this->sizes->rows[$piece->size][$isUpright === $isTurned ? \'height\' : \'width\'];', 'return false;', 'RowsTest'],
     'a roll wider than the trimmer cuts' => ['CutPlan/Bench.php', '$stock->isRoll && $longest !== null && $stock->width->ticks + $kerf > $longest', 'false', 'RollTest'],

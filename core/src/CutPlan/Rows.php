@@ -26,26 +26,26 @@ final readonly class Rows
             return $laid;
         }
         $isUpright = $laid->isUpright;
-        $groups = $this->groups($laid, $isUpright);
-        $new = new Laid($laid->width, $laid->height);
-        $part = $new;
-        foreach (array_values($groups) as $n => $group) {
-            $isLast = $n === count($groups) - 1;
-            $length = array_sum(array_map(fn (Laid $one): int => self::side($one, $isUpright), $group));
-            $through = $this->through($group, $isUpright, $length);
-            foreach ($through !== null || $this->sharesScores($group[0], $isUpright) ? [[$through, $group, $length]] : array_map(fn (Laid $one): array => [$one, [$one], self::side($one, $isUpright)], $group) as $i => [$one, $all, $side]) {
-                $isEnd = $isLast && ($through !== null || $i === count($group) - 1 || count($all) > 1);
-                if (! $isEnd && ! $this->isNear($side, self::side($part, $isUpright) - $side)) {
-                    return $laid;
-                }
-                $isEnd || $part->cut($isUpright, $side);
-                $here = $part->first !== null && ! $isEnd ? $part->first : $part;
-                $one === null ? $this->row($here, $all, $isUpright) : $here->become($one);
-                $part = $part->second !== null && ! $isEnd ? $part->second : $part;
-            }
-        }
+        $parts = array_merge(...array_values(array_map(fn (array $group): array => $this->together($group, $isUpright), $this->groups($laid, $isUpright))));
 
-        return $new;
+        return $this->isMeasured($parts, $isUpright) ? self::row($parts, $isUpright) : $laid;
+    }
+
+    /**
+     * What is cut off as one of what lies there alike: all of it where it is cut through or shares scores, else each.
+     *
+     * @param non-empty-list<Laid> $alike
+     * @return non-empty-list<Laid>
+     */
+    private function together(array $alike, bool $isUpright): array
+    {
+        $through = $this->through($alike, $isUpright);
+
+        return match (true) {
+            $through !== null => [$through],
+            $this->sharesScores($alike[0], $isUpright) => [self::row($alike, $isUpright)],
+            default => $alike,
+        };
     }
 
     /** @return array<string, non-empty-list<Laid>> what lies there alike, in the order in which it first comes; what is left over at the end, in one piece */
@@ -67,21 +67,22 @@ final readonly class Rows
     }
 
     /**
-     * Equal pieces, parted one after another.
+     * Parts beside one another, cut off one after another.
      *
-     * @param non-empty-list<Laid> $alike
+     * @param non-empty-list<Laid> $parts
      */
-    private function row(Laid $part, array $alike, bool $isUpright): void
+    private static function row(array $parts, bool $isUpright): Laid
     {
-        foreach ($alike as $i => $one) {
-            if ($i === count($alike) - 1 || $part->first !== null) {
-                $part->become($one);
-            } else {
-                $part->cut($isUpright, self::side($one, $isUpright));
-                $part->first?->become($one);
-                $part = $part->second ?? $part;
-            }
+        if (count($parts) === 1) {
+            return $parts[0];
         }
+        $rest = self::row(array_slice($parts, 1), $isUpright);
+        $row = $isUpright ? new Laid($parts[0]->width + $rest->width, $rest->height) : new Laid($rest->width, $parts[0]->height + $rest->height);
+        $row->cut($isUpright, self::side($parts[0], $isUpright));
+        $row->first?->become($parts[0]);
+        $row->second?->become($rest);
+
+        return $row;
     }
 
     /**
@@ -90,9 +91,10 @@ final readonly class Rows
      *
      * @param non-empty-list<Laid> $alike
      */
-    private function through(array $alike, bool $isUpright, int $length): ?Laid
+    private function through(array $alike, bool $isUpright): ?Laid
     {
         $first = $alike[0];
+        $length = array_sum(array_map(fn (Laid $one): int => self::side($one, $isUpright), $alike));
         // Not along a roll, from section to section.
         $isFree = ($isUpright || ! $this->bench->stock->isRoll) && $this->bench->measures === null && $this->bench->trimsFirst === null && ($this->bench->longest === null || $length <= $this->bench->longest);
         if (count($alike) < 2 || $first->first === null || $first->second === null || $first->isUpright === $isUpright || ! $isFree) {
@@ -106,9 +108,8 @@ final readonly class Rows
         $whole->cut($first->isUpright, $first->at);
         foreach ([[$whole->first, fn (Laid $one): ?Laid => $one->first], [$whole->second, fn (Laid $one): ?Laid => $one->second]] as [$half, $of]) {
             $parts = array_values(array_filter(array_map($of, $alike)));
-            if ($half !== null && $parts !== [] && ($parts[0]->first !== null || $parts[0]->size !== null)) {
-                $this->row($half, $parts, $isUpright);
-                $half->become($this->of($half));
+            if ($parts !== [] && ! self::isLeft($parts[0])) {
+                $half?->become($this->of(self::row($parts, $isUpright)));
             }
         }
 
@@ -125,10 +126,23 @@ final readonly class Rows
         return $this->sizes->rows[$piece->size][$isUpright === $isTurned ? 'height' : 'width'];
     }
 
-    /** Whether a cut lies near enough to one of its edges for the trimmer to measure it. */
-    private function isNear(int $at, int $left): bool
+    /**
+     * Whether each is cut off near enough to one of the edges for the trimmer to measure it.
+     *
+     * @param list<Laid> $parts
+     */
+    private function isMeasured(array $parts, bool $isUpright): bool
     {
-        return $this->bench->measures === null || $at <= $this->bench->measures || $left <= $this->bench->measures;
+        $left = array_sum(array_map(fn (Laid $one): int => self::side($one, $isUpright), $parts));
+        foreach ($this->bench->measures === null ? [] : $parts as $one) {
+            $at = self::side($one, $isUpright);
+            $left -= $at;
+            if (min($at, $left) > $this->bench->measures) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private static function isLeft(?Laid $part): bool
