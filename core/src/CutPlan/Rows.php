@@ -28,7 +28,7 @@ final readonly class Rows
         $isUpright = $laid->isUpright;
         $parts = array_merge(...array_values(array_map(fn (array $group): array => $this->together($group, $isUpright), $this->groups($laid, $isUpright))));
 
-        return $this->isMeasured($parts, $isUpright) ? self::row($parts, $isUpright) : $laid;
+        return $parts !== [] && $this->isMeasured($parts, $isUpright) ? self::row($parts, $isUpright) : $laid;
     }
 
     /**
@@ -73,10 +73,11 @@ final readonly class Rows
      */
     private static function row(array $parts, bool $isUpright): Laid
     {
-        if (count($parts) === 1) {
+        $others = array_slice($parts, 1);
+        if ($others === []) {
             return $parts[0];
         }
-        $rest = self::row(array_slice($parts, 1), $isUpright);
+        $rest = self::row($others, $isUpright);
         $row = $isUpright ? new Laid($parts[0]->width + $rest->width, $rest->height) : new Laid($rest->width, $parts[0]->height + $rest->height);
         $row->cut($isUpright, self::side($parts[0], $isUpright));
         $row->first?->become($parts[0]);
