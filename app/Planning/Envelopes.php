@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Models\Entry;
 use Gimbo\Core\Figure\Enveloped;
+use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Paper\Rectangle;
@@ -41,6 +42,15 @@ final readonly class Envelopes
         }
 
         return $all;
+    }
+
+    /**
+     * @param array<Entry> $entries
+     * @return list<string> ids of those that something so large goes into
+     */
+    public static function holding(array $entries, Extents $closed): array
+    {
+        return array_values(array_map(fn (Entry $entry): string => $entry->id, array_filter($entries, fn (Entry $entry) => ! Enveloped::of(self::size($entry), $closed)->isTooLarge())));
     }
 
     /** Packs to be bought, so that none is missing. */

@@ -39,7 +39,7 @@ final readonly class PlanView
 
         return [
             'id' => $planned->kept->id, 'name' => $planned->kept->name, 'asked' => (object) $planned->kept->asked, 'stamp' => $planned->stamp(),
-            'items' => array_map(fn (array $item): array => $item + ['name' => $planned->designs[$item['design']]->name ?? null], $planned->asked->items),
+            'items' => array_map(fn (array $item): array => $item + ['name' => $planned->designs[$item['design']]->name ?? null, 'goesInto' => $planned->goesInto[$item['design']] ?? []], $planned->asked->items),
             'pieces' => array_map($this->piece(...), $planned->wanted),
             'papers' => array_map(fn (string $name, ?string $entry): array => ['named' => $name, 'entry' => $entry], array_keys($planned->named), array_values($planned->named)),
             'sheets' => array_map($this->sheets->json(...), $planned->plan->sheets),

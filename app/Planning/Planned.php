@@ -50,6 +50,9 @@ final class Planned
     /** @var array<string, Entry> envelopes that are asked for, by id */
     public array $envelopes = [];
 
+    /** @var array<string, list<string>> which of all bought envelopes each design goes into: ids of entries, by design */
+    public array $goesInto = [];
+
     /** @var array<string, ?string> the entry, by what the designs call the paper */
     public array $named = [];
 
@@ -181,6 +184,7 @@ final class Planned
             }
             $this->designs[$id] = $design;
             $this->sized[$id] ??= $drafting->draft($design)->sized;
+            $this->goesInto[$id] = Envelopes::holding($envelopes->all(), $this->sized[$id]->closed);
             foreach ($this->sized[$id]->pieces as $piece) {
                 $this->want($design, $piece, $count);
             }

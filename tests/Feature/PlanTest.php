@@ -235,6 +235,7 @@ final class PlanTest extends TestCase
 
         $small = $envelopes('140 mm', '100 mm', 99);
         $plan = $this->putJson("/api/plans/{$plan['id']}", ['asked' => $asked($small)])->assertOk()->json();
+        self::assertSame([[$c6]], array_column($plan['items'], 'goesInto'), 'only what it goes into is offered');
         self::assertSame([true, 'Survey card does not go in.'], [$plan['envelopes'][0]['isTight'], $plan['envelopes'][0]['says'][0]]);
         $this->postJson('/api/library/envelopes', ['name' => 'None', 'width' => '9 in', 'count' => -1])->assertUnprocessable()->assertJsonPath('errors.0.at', '/height');
     }

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react'
 import { Fragment, useEffect, useState } from 'react'
-import { api, type Plan, type PlanAsked, type ShelfCard } from '@/api/client'
+import { api, type BoughtEnvelopes, type Plan, type PlanAsked, type ShelfCard } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Pair } from '@/ui/Pair'
@@ -58,7 +58,7 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
                 keypad="count"
               />{' '}
               × {item.name ?? words('plan.gone')}
-              {envelopes.length > 0 && (
+              {choicesOf(envelopes, item).length > 0 && (
                 <>
                   {' '}
                   <ChoicePart
@@ -69,7 +69,7 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
                       {
                         choices: [
                           { value: '', label: words('plan.in-none') },
-                          ...envelopes.map((one) => ({
+                          ...choicesOf(envelopes, item).map((one) => ({
                             value: one.id,
                             label: one.name,
                             aside: <Pair width={one.width} height={one.height} />,
@@ -125,6 +125,10 @@ export function PlanAsking({ plan, trouble, onAsk, onName }: PlanAskingProps) {
 
 const inWhich = (name: string | undefined) =>
   name === undefined ? words('plan.in-envelope') : words('plan.in-named', { name })
+
+/** What a design goes into, and what was chosen for it whether it does or not. */
+const choicesOf = (envelopes: BoughtEnvelopes[], { goesInto, envelope }: Plan['items'][number]) =>
+  envelopes.filter(({ id }) => id === envelope || goesInto.includes(id))
 
 /** An empty field, or the word for it, takes back what was said. */
 const isAny = (text: string) => ['', words('plan.any')].includes(text.trim())
