@@ -8,14 +8,14 @@ declare(strict_types=1);
  * archive of 200 designs). One a process, so that the memory is its own.
  */
 
-use App\Draft;
-use App\Drafting;
 use App\HandOn\Bundle;
 use App\HandOn\Handout;
 use App\HandOn\HandoutPdf;
 use App\HandOn\PaperFormat;
 use App\HandOn\TemplatePdf;
 use App\Models\Design;
+use App\Shelf\Draft;
+use App\Shelf\Drafting;
 use App\Words\Words;
 use Illuminate\Contracts\Console\Kernel;
 

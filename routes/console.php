@@ -3,11 +3,12 @@
 declare(strict_types=1);
 
 use App\Cutting\CutterTrouble;
-use App\Cutting\JobState;
 use App\Database\Reader;
-use App\Drafting;
 use App\Models\CuttingJob;
-use App\Models\Deed;
+use App\Models\DoneRequest;
+use App\Models\JobState;
+use App\Models\Moment;
+use App\Shelf\Drafting;
 use App\Store\Archive;
 use App\Store\Backup;
 use App\Store\Backups;
@@ -43,7 +44,7 @@ Artisan::command('gimbo:open', function () use ($orSay): int {
         DB::transaction(function (): void {
             app(DemoSeeder::class)->run(app(Drafting::class));
             // A request is sent again within minutes, never after weeks.
-            Deed::query()->where('done_at', '<', gmdate('Y-m-d', time() - 14 * 86_400))->delete();
+            DoneRequest::query()->where('done_at', '<', gmdate('Y-m-d', time() - 14 * 86_400))->delete();
             // Nobody stands at the machine for what was left when Gimbo was stopped: the maker sends it again.
             CuttingJob::query()->where('state', JobState::Waiting)->update(['state' => JobState::Failed, 'reason' => CutterTrouble::notBegun()->reason]);
         });
@@ -64,7 +65,7 @@ Artisan::command('gimbo:store {do : backup, list, look, restore, out or in} {of?
             'restore' => $this->line($words->sentence('backup.restored', ['before' => StoreRescue::restore(Store::current(), $backups->find(basename($of)), getenv('GIMBO_RUNS') === '1')])),
             'out' => (function () use ($archive, $of): void {
                 $file = fopen($of === '' ? 'php://stdout' : "$of.part", 'wb') ?: throw StoreTrouble::of('store.unreachable');
-                foreach ($archive->lines(Reader::of(Store::current()->file), Drafting::now()) as $text) {
+                foreach ($archive->lines(Reader::of(Store::current()->file), Moment::now()) as $text) {
                     fwrite($file, $text) === strlen($text) || throw StoreTrouble::of('store.full');
                 }
                 fclose($file);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Cutting\CutterTrouble;
-use App\Cutting\JobState;
 use App\Cutting\Sender;
 use App\Models\CuttingJob;
+use App\Models\JobState;
 use App\Store\Backups;
 use App\Store\Store;
 use App\Store\StoreTrouble;

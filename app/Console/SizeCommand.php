@@ -11,9 +11,9 @@ use Gimbo\Core\CutPlan\Planner;
 use Gimbo\Core\Document\JsonText;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
+use Gimbo\Core\Exchange\CutPlanWriter;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\Detail;
-use Gimbo\Core\Exchange\PlanWriter;
 use Gimbo\Core\Sizing;
 
 /** The command line: specs in, designs out; jobs in, cutting plans out. Starts no framework. */
@@ -41,7 +41,7 @@ final readonly class SizeCommand
     {
         $does = array_shift($arguments);
         if ($does === 'plan' && count($arguments) === 1) {
-            return $this->read($arguments[0], fn (mixed $in): int => $this->one($in, fn (mixed $job): array => PlanWriter::write(Planner::plan(JobReader::read($job)))));
+            return $this->read($arguments[0], fn (mixed $in): int => $this->one($in, fn (mixed $job): array => CutPlanWriter::write(Planner::plan(JobReader::read($job)))));
         }
         if ($does !== 'size') {
             return $this->usage();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Cutting;
 
-use App\Drafting;
 use App\Models\CuttingJob;
+use App\Models\Moment;
 use PDOException;
 
 /** Keeps in the database how far a job is, which renews its lease, and reads there what the maker asks of it. */
@@ -35,7 +35,7 @@ final class JobWatch implements Watch
         try {
             if ([$taken, $done] !== [$this->sent, $this->through] || microtime(true) - $this->written > self::EVERY) {
                 $mine = CuttingJob::query()->whereKey($this->job)->where('lease', $this->lease)
-                    ->update(['sent' => $taken, 'through' => $done, 'leased_until' => time() + self::LEASE, 'touched_at' => Drafting::now()]);
+                    ->update(['sent' => $taken, 'through' => $done, 'leased_until' => time() + self::LEASE, 'touched_at' => Moment::now()]);
                 if ($mine === 0) {
                     // Taken away, or believed to be dead: in any case no longer this one's to send.
                     return Wish::Stop;

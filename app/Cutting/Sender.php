@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Cutting;
 
-use App\Drafting;
 use App\Models\CuttingJob;
+use App\Models\JobState;
+use App\Models\Moment;
 use PDOException;
 
 /** Sends the waiting jobs of one machine, one after another; only one on this computer does that for a machine. */
@@ -42,7 +43,7 @@ final readonly class Sender
         $lease = bin2hex(random_bytes(16));
         foreach (CuttingJob::query()->where('state', JobState::Waiting)->where('cutter->host', $this->host)->where('cutter->port', $this->port)->orderBy('made_at')->orderBy('id')->pluck('id') as $id) {
             $isMine = CuttingJob::query()->whereKey($id)->where('state', JobState::Waiting)
-                ->update(['state' => JobState::Sending, 'lease' => $lease, 'leased_until' => time() + JobWatch::LEASE, 'asked' => null, 'reason' => null, 'touched_at' => Drafting::now()]) === 1;
+                ->update(['state' => JobState::Sending, 'lease' => $lease, 'leased_until' => time() + JobWatch::LEASE, 'asked' => null, 'reason' => null, 'touched_at' => Moment::now()]) === 1;
             if ($isMine) {
                 return CuttingJob::query()->where('lease', $lease)->first();
             }
@@ -75,7 +76,7 @@ final readonly class Sender
         $end = microtime(true) + self::KEEPS_TRYING;
         do {
             try {
-                CuttingJob::query()->whereKey($job->id)->where('lease', $job->lease)->update($how + ['lease' => null, 'asked' => null, 'touched_at' => Drafting::now()]);
+                CuttingJob::query()->whereKey($job->id)->where('lease', $job->lease)->update($how + ['lease' => null, 'asked' => null, 'touched_at' => Moment::now()]);
 
                 return;
             } catch (PDOException) {

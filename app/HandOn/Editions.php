@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\HandOn;
 
-use App\Draft;
 use App\Models\Design as Kept;
+use App\Shelf\Draft;
 use App\Words\PieceName;
 use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Sheet\Measure;
 use Gimbo\Core\Sizing;
 
 /** Editions of a handout: the revisions of its design. What is another in this one than in an earlier, and what was cut by that still serves. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\HandOn;
 
-use App\Draft;
+use App\Shelf\Draft;
 use App\Words\Figure;
 use App\Words\PieceName;
 use App\Words\Sentence;
@@ -13,14 +13,14 @@ use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\StepPicture;
-use Gimbo\Core\Figure\MeasureRow;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Paper;
+use Gimbo\Core\Settle\MeasureRow;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Work\Taping;
+use Gimbo\Core\Telling\Taping;
 use Illuminate\Contracts\View\Factory;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\HandOn;
 
-use App\Draft;
-use App\Http\DesignView;
+use App\Screen\DesignView;
+use App\Shelf\Draft;
 use App\Words\Spoken;
 use App\Words\Words;
 use Gimbo\Core\Measure\System;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\HandOn;
 
-use App\Draft;
+use App\Shelf\Draft;
 use App\Words\Words;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Change;
+use Gimbo\Core\Spec\SpecEditor;
 
 /** A design in the other system of measures: another rounding of the same exact design, against the same paper. */
 final readonly class OtherSystem

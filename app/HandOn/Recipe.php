@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\HandOn;
 
-use App\Draft;
+use App\Shelf\Draft;
 use App\Words\Sentence;
 use App\Words\StepWords;
 use App\Words\Words;

@@ -6,7 +6,7 @@ namespace App\HandOn;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Exchange\StepPicture;
-use Gimbo\Core\Work\ByTool;
+use Gimbo\Core\Telling\ByTool;
 
 /** The steps' pictures, as the work is done piece by piece or tool by tool, for the hand that does it. */
 final class StepPictures

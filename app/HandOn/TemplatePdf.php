@@ -10,8 +10,8 @@ use FPDF;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Exchange\Layer;
-use Gimbo\Core\Exchange\Path;
 use Gimbo\Core\Exchange\Paths;
+use Gimbo\Core\Exchange\ToolPath;
 use Gimbo\Core\Geometry\Point;
 
 /**
@@ -94,7 +94,7 @@ final class TemplatePdf
     /**
      * What lies within the page of what begins at ($left, $top) of the sheet.
      *
-     * @param list<Path> $paths
+     * @param list<ToolPath> $paths
      */
     private function tile(array $paths, float $high, float $left, float $top, float $wide): void
     {

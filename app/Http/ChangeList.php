@@ -6,7 +6,7 @@ namespace App\Http;
 
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
-use Gimbo\Core\Request\Change;
+use Gimbo\Core\Spec\Change;
 
 /** Changes as they come over the wire: `{"at": pointer, "to": value}` or `{"at": pointer, "nudge": steps}`. */
 final class ChangeList

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Draft;
+use App\Screen\DesignView;
+use App\Shelf\Draft;
 use Illuminate\Http\JsonResponse;
 
 /** An answer that says what a design is now; told only when it is to go out, so that nobody waits for that. */

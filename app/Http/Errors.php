@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Overtaken;
+use App\Shelf\Overtaken;
 use App\Store\Store;
 use App\Store\StoreTrouble;
 use App\Words\Words;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Cutting\JobState;
-use App\Drafting;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -55,6 +53,6 @@ final class CuttingJob extends Model
     public function wait(bool $goesOn): void
     {
         $begins = $goesOn && $this->canGoOn() ? $this->through : 0;
-        $this->update(['state' => JobState::Waiting, 'begins' => $begins, 'through' => $begins, 'sent' => $begins, 'reason' => null, 'asked' => null, 'touched_at' => Drafting::now()]);
+        $this->update(['state' => JobState::Waiting, 'begins' => $begins, 'through' => $begins, 'sent' => $begins, 'reason' => null, 'asked' => null, 'touched_at' => Moment::now()]);
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Database\Reader;
-use App\Draft;
 use App\Models\Design;
+use App\Shelf\Draft;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Exchange\ThumbnailWriter;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Words;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Figure\Placing;
+use Gimbo\Core\Settle\Placing;
 
 /** What a piece is called: the make's own by their ids, what goes with it by what it is and where it belongs. */
 final class PieceName

@@ -8,12 +8,12 @@ use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Figure\AddedPiece;
-use Gimbo\Core\Figure\Placing;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
-use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Settle\AddedPiece;
+use Gimbo\Core\Settle\Placing;
+use Gimbo\Core\Sheet\Measure;
 use Gimbo\Core\Steps\Arc;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
@@ -21,22 +21,22 @@ use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\Op;
 use Gimbo\Core\Steps\Op\PutOp;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\Path;
 use Gimbo\Core\Steps\RingKind;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Telling\Course;
+use Gimbo\Core\Telling\FigureText;
+use Gimbo\Core\Telling\PartSize;
+use Gimbo\Core\Telling\SheetState;
+use Gimbo\Core\Telling\Taping;
 use Gimbo\Core\Tool\ToolKind;
-use Gimbo\Core\Work\Course;
-use Gimbo\Core\Work\FigureText;
-use Gimbo\Core\Work\PartSize;
-use Gimbo\Core\Work\SheetState;
-use Gimbo\Core\Work\Taping;
 use LogicException;
 
 /**
@@ -187,9 +187,9 @@ final readonly class StepWords
         $said = [];
         foreach ($step->ops as $op) {
             // What is cut on a line of its own comes off, and is said with that.
-            $isSaidLater = $op instanceof LineOp && $op->kind === Stroke::Cut && $op->on->line === null && $op->measure === null && $step->do !== Deed::Slit;
+            $isSaidLater = $op instanceof LineOp && $op->kind === LineKind::Cut && $op->on->line === null && $op->measure === null && $step->do !== Deed::Slit;
             if ($op instanceof LineOp && ! $isSaidLater) {
-                $said[] = $op->kind === Stroke::Mark ? $this->mark($op, $step) : $this->slit($op, $step, $state);
+                $said[] = $op->kind === LineKind::Mark ? $this->mark($op, $step) : $this->slit($op, $step, $state);
             } elseif ($op instanceof AwayOp) {
                 $said[] = $this->away($op, $step, $state);
             }
@@ -511,7 +511,7 @@ final readonly class StepWords
         [$edge, $other] = self::isEdge($one) ? [$one, $two] : [$two, $one];
         $slots = ['edge' => $this->edge($edge->edge ?? ''), 'line' => $this->line($other, $state)];
 
-        $isMark = $other->line !== null && ($state->lines[$other->line] ?? null)?->kind === Stroke::Mark;
+        $isMark = $other->line !== null && ($state->lines[$other->line] ?? null)?->kind === LineKind::Mark;
 
         return $this->say(match (true) {
             $other->line === null || ($other->off !== null && ! PartSize::isHair($other)) => 'point.on-edge',
@@ -549,11 +549,11 @@ final readonly class StepWords
         }
         $op = $state->lines[$id] ?? throw new LogicException("No line $id yet.");
         if ($op->on->edge === null) {
-            return $this->say($op->kind === Stroke::Score ? 'line.slant' : 'line.cut');
+            return $this->say($op->kind === LineKind::Score ? 'line.slant' : 'line.cut');
         }
         $measure = $op->measure === null ? null : $this->piece($state->piece)->measures[$op->measure];
 
-        return $this->say($op->kind === Stroke::Mark ? 'line.mark' : 'line.score', ['at' => $measure === null ? $this->figure($op->on->at) : new Figure($measure->text()), 'edge' => $this->edge($op->on->edge)]);
+        return $this->say($op->kind === LineKind::Mark ? 'line.mark' : 'line.score', ['at' => $measure === null ? $this->figure($op->on->at) : new Figure($measure->text()), 'edge' => $this->edge($op->on->edge)]);
     }
 
     private function fold(string $crease): Sentence

@@ -4,28 +4,32 @@ declare(strict_types=1);
 
 namespace Gimbo\Core;
 
+use Gimbo\Core\Added\Dressed;
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Deviation\Alternative;
-use Gimbo\Core\Deviation\Deviations;
-use Gimbo\Core\Deviation\Missed;
 use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\Plan;
-use Gimbo\Core\Figure\Reach;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
-use Gimbo\Core\Make\Dressed;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
-use Gimbo\Core\Make\Stock;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\Field;
-use Gimbo\Core\Request\Fields;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Request\SpecEditor;
-use Gimbo\Core\Request\SpecReader;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Alternative;
+use Gimbo\Core\Settle\Deviations;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\Meeting;
+use Gimbo\Core\Settle\Meetings;
+use Gimbo\Core\Settle\Mending;
+use Gimbo\Core\Settle\Missed;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Settle\Reach;
+use Gimbo\Core\Settle\Yields;
+use Gimbo\Core\Sheet\Planning;
+use Gimbo\Core\Spec\Change;
+use Gimbo\Core\Spec\Field;
+use Gimbo\Core\Spec\Fields;
+use Gimbo\Core\Spec\SizingRequest;
+use Gimbo\Core\Spec\SpecEditor;
+use Gimbo\Core\Spec\SpecReader;
 use Gimbo\Core\Tool\ToolKind;
 
 /** The one entry to the core: a spec in, a design out. The command and the web application both come in here. */
@@ -76,7 +80,7 @@ final readonly class Sizing
     {
         $make = $this->make($request);
         $plan = fn (ToolKind $scorer): Plan => $make->plan($request, new Planning($request->tools, $given, $scorer, $request->paper->sheet));
-        if ($request->tools->trimmerScore === null || $make->stock() !== Stock::Card) {
+        if ($request->tools->trimmerScore === null || $make->stock() !== PaperKind::Card) {
             return $plan(ToolKind::ScoringBoard);
         }
         // Cards, wallets and strips are made whole on the trimmer, as far as its arm reaches.

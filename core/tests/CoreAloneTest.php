@@ -22,7 +22,7 @@ final class CoreAloneTest extends TestCase
 
     public function test_no_class_of_the_application_or_the_framework_can_be_loaded_here(): void
     {
-        foreach (['Illuminate\Foundation\Application', 'Illuminate\Support\Str', 'Symfony\Component\HttpFoundation\Request', 'App\Drafting', 'Dompdf\Dompdf', 'Carbon\Carbon'] as $class) {
+        foreach (['Illuminate\Foundation\Application', 'Illuminate\Support\Str', 'Symfony\Component\HttpFoundation\Request', 'App\Shelf\Drafting', 'Dompdf\Dompdf', 'Carbon\Carbon'] as $class) {
             self::assertFalse(class_exists($class), $class);
         }
         self::assertFalse(function_exists('collect'));

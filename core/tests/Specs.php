@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests;
 
 use Gimbo\Core\Make\Makes;
-use Gimbo\Core\Request\OptionKind;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\OptionKind;
 
 /** Specs for tests, short to write. */
 final class Specs

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Drafting;
+use App\Models\CuttingPlan;
 use App\Models\Design;
 use App\Models\Entry;
-use App\Models\Plan;
+use App\Models\Moment;
+use App\Shelf\Drafting;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Library\EntryReader;
 use Gimbo\Core\Library\Kind;
@@ -73,7 +74,7 @@ final class DemoSeeder extends Seeder
     {
         $design = fn (string $name): string => (string) Design::query()->where('name', $name)->value('id');
         $paper = fn (string $name): string => (string) Entry::query()->where('kind', Kind::Papers->value)->where('entry->name', $name)->value('id');
-        Plan::query()->create(['name' => 'Thirty invitations to the spring fair', 'made_at' => Drafting::now(), 'asked' => [
+        CuttingPlan::query()->create(['name' => 'Thirty invitations to the spring fair', 'made_at' => Moment::now(), 'asked' => [
             'items' => [['design' => $design('Spring-fair invitation'), 'count' => 30], ['design' => $design('Invitation with two mats'), 'count' => 30]],
             'papers' => ['' => $paper('Tern white')],
         ]]);

@@ -18,30 +18,45 @@ final class Layers
      */
     public const MAY_USE = [
         'Error' => [],
-        'Measure' => ['Error'],
         'Geometry' => [],
-        'Paper' => ['Measure'],
-        'Tool' => ['Measure', 'Paper'],
-        'Fit' => ['Measure'],
         'Crease' => ['Geometry'],
-        'Setting' => ['Fit', 'Geometry', 'Measure', 'Paper', 'Tool'],
+        'Measure' => ['Error'],
         'Document' => ['Error', 'Geometry', 'Measure'],
-        'CutPlan' => ['Document', 'Error', 'Measure', 'Paper'],
-        'Nest' => ['CutPlan', 'Geometry', 'Measure', 'Paper'],
-        'Steps' => ['Crease', 'Geometry', 'Measure', 'Tool'],
-        'With' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Steps', 'Tool'],
-        'Request' => ['Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Tool', 'With'],
+        'Fit' => ['Measure'],
+        'Paper' => ['Measure'],
+        'CutPlan' => ['Document', 'Error', 'Geometry', 'Measure', 'Paper'],
         'Outline' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure'],
+        'Tool' => ['Measure', 'Paper'],
         'Library' => ['Document', 'Error', 'Measure', 'Paper', 'Tool'],
-        'Sheet' => ['Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Setting', 'Tool'],
-        'Extra' => ['Crease', 'Fit', 'Geometry', 'Measure', 'Request', 'Sheet'],
-        'Figure' => ['Crease', 'Extra', 'Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Setting', 'Sheet', 'Tool', 'With'],
-        'Make' => ['Crease', 'Extra', 'Figure', 'Fit', 'Geometry', 'Measure', 'Paper', 'Request', 'Setting', 'Sheet', 'Steps', 'Tool', 'With'],
-        'Design' => ['Crease', 'Extra', 'Figure', 'Fit', 'Geometry', 'Make', 'Paper', 'Request', 'Setting', 'Steps'],
-        'Work' => ['Crease', 'Design', 'Figure', 'Geometry', 'Measure', 'Paper', 'Sheet', 'Steps', 'Tool'],
-        'Deviation' => ['Error', 'Figure', 'Fit', 'Measure', 'Request', 'Setting', 'Sheet'],
-        '' => ['CutPlan', 'Design', 'Deviation', 'Error', 'Extra', 'Figure', 'Fit', 'Make', 'Measure', 'Paper', 'Request', 'Setting', 'Tool', 'With'],
-        'Exchange' => ['', 'Crease', 'CutPlan', 'Design', 'Deviation', 'Document', 'Error', 'Figure', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Request', 'Setting', 'Steps', 'Tool', 'Work'],
+        'Sheet' => ['Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Tool'],
+        'Steps' => ['Crease', 'Geometry', 'Measure', 'Tool'],
+        'Spec' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Steps', 'Tool'],
+        'Settle' => ['Crease', 'CutPlan', 'Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Sheet', 'Spec', 'Steps', 'Tool'],
+        'Make' => ['Crease', 'Fit', 'Geometry', 'Measure', 'Paper', 'Settle', 'Sheet', 'Spec', 'Steps', 'Tool'],
+        'Added' => ['Crease', 'Fit', 'Geometry', 'Make', 'Measure', 'Paper', 'Settle', 'Sheet', 'Spec', 'Steps', 'Tool'],
+        'Design' => ['Added', 'Crease', 'Fit', 'Geometry', 'Make', 'Paper', 'Settle', 'Sheet', 'Spec', 'Steps'],
+        '' => ['Added', 'Design', 'Error', 'Fit', 'Make', 'Measure', 'Settle', 'Sheet', 'Spec', 'Tool'],
+        'Telling' => ['Crease', 'Design', 'Geometry', 'Measure', 'Paper', 'Settle', 'Sheet', 'Steps', 'Tool'],
+        'Exchange' => [
+            '', 'Crease', 'CutPlan', 'Design', 'Document', 'Error', 'Fit', 'Geometry', 'Library', 'Measure', 'Paper', 'Settle', 'Sheet', 'Spec',
+            'Steps', 'Telling', 'Tool',
+        ],
+    ];
+
+    /** Every folder of the application, in the same way: docs/adr/0018. */
+    public const OF_THE_APPLICATION = [
+        'Database' => [],
+        'Models' => [],
+        'Words' => [],
+        'Cutting' => ['Models'],
+        'Providers' => ['Database', 'Words'],
+        'Shelf' => ['Models'],
+        'CutPlan' => ['Models', 'Shelf', 'Words'],
+        'Screen' => ['Models', 'Shelf', 'Words'],
+        'Store' => ['Database', 'Models', 'Shelf'],
+        'HandOn' => ['CutPlan', 'Models', 'Screen', 'Shelf', 'Words'],
+        'Http' => ['CutPlan', 'Cutting', 'Database', 'HandOn', 'Models', 'Screen', 'Shelf', 'Store', 'Words'],
+        'Console' => ['Cutting', 'Http', 'Models', 'Store', 'Words'],
     ];
 
     /** The namespace of any one make: a folder of core/src/Make other than what they share. */
@@ -56,6 +71,19 @@ final class Layers
                 ->canOnly()->dependOn()
                 ->classes(self::folder($folder), self::ofPhpItself(), ...array_map(self::folder(...), $others))
                 ->because("$folder may use ".($others === [] ? 'nothing' : implode(', ', $others)).' and itself');
+        }
+    }
+
+    /** @return iterable<Rule> */
+    public function test_a_folder_of_the_application_uses_only_what_it_may(): iterable
+    {
+        foreach (self::OF_THE_APPLICATION as $folder => $others) {
+            $barred = array_diff(array_keys(self::OF_THE_APPLICATION), [$folder, ...$others]);
+            yield PHPat::rule()
+                ->classes(Selector::inNamespace("App\\$folder"))
+                ->shouldNot()->dependOn()
+                ->classes(...array_map(fn (string $other) => Selector::inNamespace("App\\$other"), array_values($barred)))
+                ->because("$folder may use ".($others === [] ? 'no other' : implode(', ', $others)));
         }
     }
 

@@ -6,13 +6,13 @@ namespace Tests\Feature;
 
 use App\Cutting\Cutter;
 use App\Cutting\CutterStatus;
-use App\Cutting\JobState;
 use App\Cutting\JobWatch;
 use App\Cutting\Plot;
 use App\Cutting\Sender;
 use App\Cutting\Strokes;
 use App\Cutting\Wish;
 use App\Models\CuttingJob;
+use App\Models\JobState;
 use Gimbo\Core\Crease\Assignment;
 use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Make\Makes;

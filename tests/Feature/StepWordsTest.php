@@ -17,9 +17,9 @@ use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Telling\ByTool;
+use Gimbo\Core\Telling\FigureText;
 use Gimbo\Core\Tests\Specs;
-use Gimbo\Core\Work\ByTool;
-use Gimbo\Core\Work\FigureText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

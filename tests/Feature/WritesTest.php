@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Drafting;
 use App\Models\CuttingJob;
 use App\Models\Design;
 use App\Models\Entry;
-use App\Models\Point;
+use App\Models\Moment;
+use App\Models\NamedPoint;
 use App\Models\Revision;
-use Gimbo\Core\Request\Change;
+use App\Shelf\Drafting;
+use Gimbo\Core\Spec\Change;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -32,7 +33,7 @@ final class WritesTest extends TestCase
         yield 'rename' => [fn (string $id): array => ['PATCH', "/api/designs/$id", ['name' => 'Tern tags']]];
         yield 'a version' => [fn (string $id): array => ['POST', "/api/designs/$id/variants", []]];
         yield 'a named state' => [fn (string $id): array => ['POST', "/api/designs/$id/points", ['name' => 'As agreed']]];
-        yield 'back to a named state' => [fn (string $id): array => ['POST', "/api/designs/$id/points/".Point::query()->create(['design_id' => $id, 'name' => 'x', 'document' => Design::query()->findOrFail($id)->document, 'made_at' => Drafting::now()])->id.'/return', []]];
+        yield 'back to a named state' => [fn (string $id): array => ['POST', "/api/designs/$id/points/".NamedPoint::query()->create(['design_id' => $id, 'name' => 'x', 'document' => Design::query()->findOrFail($id)->document, 'made_at' => Moment::now()])->id.'/return', []]];
         yield 'off the shelf' => [fn (string $id): array => ['DELETE', "/api/designs/$id", []]];
         yield 'a size' => [fn (string $id): array => ['POST', '/api/library/sizes', ['name' => 'Pass', 'width' => '3', 'height' => '2']]];
         yield 'sizes from a file' => [fn (string $id): array => ['POST', '/api/library/sizes/take', ['csv' => "name,kind,width,height\nPass,card,3 in,2 in"]]];
@@ -129,6 +130,6 @@ final class WritesTest extends TestCase
     {
         $rows = fn (string $model): array => $model::query()->withoutGlobalScopes()->orderBy('id')->get()->map(fn ($row) => array_diff_key($row->getAttributes(), ['saved_at' => 0, 'made_at' => 0]))->all();
 
-        return array_map($rows, [Design::class, Revision::class, Point::class, Entry::class, CuttingJob::class]);
+        return array_map($rows, [Design::class, Revision::class, NamedPoint::class, Entry::class, CuttingJob::class]);
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Database\Reader;
-use App\Drafting;
 use App\Http\DesignAnswer;
 use App\Models\Design;
+use App\Models\Moment;
+use App\Shelf\Drafting;
 use App\Store\Archive;
 use App\Store\Backup;
 use App\Store\Backups;
@@ -72,7 +73,7 @@ final readonly class BackupController
     public function everything(): StreamedResponse
     {
         Store::current()->glance();
-        $now = Drafting::now();
+        $now = Moment::now();
 
         return new StreamedResponse(function () use ($now): void {
             // One transaction, so that it is all of one moment.

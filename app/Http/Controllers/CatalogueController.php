@@ -10,8 +10,8 @@ use Gimbo\Core\Make\Make;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\NamedSize;
-use Gimbo\Core\Request\OptionSpec;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\OptionSpec;
 use Illuminate\Http\JsonResponse;
 
 /** What can be made and which sizes have names. */

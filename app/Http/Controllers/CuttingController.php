@@ -6,13 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Cutting\Cutters;
 use App\Cutting\CutterTrouble;
-use App\Cutting\JobState;
 use App\Cutting\Machine;
 use App\Cutting\Wish;
-use App\Drafting;
 use App\Http\JsonBody;
 use App\Models\CuttingJob;
 use App\Models\Design;
+use App\Models\JobState;
+use App\Models\Moment;
+use App\Shelf\Drafting;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Document\FieldReader;
@@ -64,7 +65,7 @@ final readonly class CuttingController
                 $jobs[] = CuttingJob::query()->create([
                     'name' => $design->name, 'piece' => $piece->id, 'cutter' => $machine->address(),
                     'drawing' => ThumbnailWriter::write($piece), 'instructions' => HpglFile::write($piece, $machine->turns($piece) === true),
-                    'state' => JobState::Waiting, 'sent' => 0, 'made_at' => Drafting::now(), 'touched_at' => Drafting::now(),
+                    'state' => JobState::Waiting, 'sent' => 0, 'made_at' => Moment::now(), 'touched_at' => Moment::now(),
                 ]);
             }
         }
@@ -96,7 +97,7 @@ final readonly class CuttingController
         $wish = Wish::from($in->choice('/wish', [Wish::GoOn->value, Wish::Pause->value, Wish::Stop->value], Wish::Stop->value));
         $in->throwProblems();
         if ($job->state === JobState::Waiting && $wish === Wish::Stop) {
-            $job->update(['state' => JobState::Stopped, 'touched_at' => Drafting::now()]);
+            $job->update(['state' => JobState::Stopped, 'touched_at' => Moment::now()]);
         } elseif ($job->state === JobState::Sending) {
             $job->update(['asked' => $wish->value]);
         }

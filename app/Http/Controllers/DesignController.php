@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\Http\DesignAnswer;
-use App\Http\DesignView;
 use App\Http\JsonBody;
 use App\Models\Design;
+use App\Screen\DesignView;
+use App\Shelf\Drafting;
 use Gimbo\Core\Exchange\DesignDocument;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\Http\ChangeList;
 use App\Http\DesignAnswer;
 use App\Http\JsonBody;
 use App\Http\Middleware\InOneWrite;
+use App\Shelf\Drafting;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Illuminate\Http\JsonResponse;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\HandOn\Bundle;
 use App\HandOn\FileName;
 use App\HandOn\LabelSheet;
 use App\HandOn\PaperFormat;
 use App\HandOn\TemplatePdf;
 use App\Models\Design;
+use App\Shelf\Drafting;
 use App\Words\Words;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Error\InvalidDocument;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\HandOn\FileName;
 use App\HandOn\Handout;
 use App\HandOn\HandoutPdf;
@@ -12,6 +11,7 @@ use App\HandOn\OneFile;
 use App\HandOn\PaperFormat;
 use App\HandOn\Recipe;
 use App\Models\Design;
+use App\Shelf\Drafting;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

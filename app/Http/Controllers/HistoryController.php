@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\Http\DesignAnswer;
 use App\Http\JsonBody;
 use App\Models\Design;
-use App\Models\Point;
+use App\Models\Moment;
+use App\Models\NamedPoint;
+use App\Shelf\Drafting;
 use Gimbo\Core\Exchange\DesignDocument;
-use Gimbo\Core\Request\SpecDiff;
+use Gimbo\Core\Spec\SpecDiff;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -38,7 +39,7 @@ final readonly class HistoryController
         return new JsonResponse([
             'now' => $design->revision,
             'revisions' => $rows,
-            'points' => Point::query()->where('design_id', $design->id)->orderByDesc('made_at')->get()->map(self::point(...))->all(),
+            'points' => NamedPoint::query()->where('design_id', $design->id)->orderByDesc('made_at')->get()->map(self::point(...))->all(),
         ]);
     }
 
@@ -55,7 +56,7 @@ final readonly class HistoryController
     public function name(Request $request, Design $design): JsonResponse
     {
         $document = DesignDocument::of(JsonBody::of($request)->object()['name'] ?? null, []);
-        $point = Point::query()->create(['design_id' => $design->id, 'name' => $document->name, 'document' => $design->document, 'made_at' => Drafting::now()]);
+        $point = NamedPoint::query()->create(['design_id' => $design->id, 'name' => $document->name, 'document' => $design->document, 'made_at' => Moment::now()]);
 
         return new JsonResponse(self::point($point), 201);
     }
@@ -63,20 +64,20 @@ final readonly class HistoryController
     /** Makes the design what it was at that point: one more change, that can be undone like any. */
     public function return(Design $design, string $point): JsonResponse
     {
-        $there = Point::query()->where('design_id', $design->id)->findOrFail($point);
+        $there = NamedPoint::query()->where('design_id', $design->id)->findOrFail($point);
 
         return new DesignAnswer($this->drafting->become($design->id, Design::document($there->document)), 200);
     }
 
     public function forget(Design $design, string $point): JsonResponse
     {
-        Point::query()->where('design_id', $design->id)->findOrFail($point)->delete();
+        NamedPoint::query()->where('design_id', $design->id)->findOrFail($point)->delete();
 
         return new JsonResponse((object) []);
     }
 
     /** @return array{id: string, name: string, madeAt: string} */
-    private static function point(Point $point): array
+    private static function point(NamedPoint $point): array
     {
         return ['id' => $point->id, 'name' => $point->name, 'madeAt' => $point->made_at];
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\Http\DesignAnswer;
 use App\Http\JsonBody;
+use App\Shelf\Drafting;
 use Gimbo\Core\Exchange\DesignDocument;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;

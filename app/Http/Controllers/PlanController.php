@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
+use App\CutPlan\Asked;
+use App\CutPlan\Drawer;
+use App\CutPlan\Envelopes;
+use App\CutPlan\Names;
+use App\CutPlan\PlanMeetings;
+use App\CutPlan\Planned;
+use App\CutPlan\PlanView;
+use App\HandOn\CutPlanSheets;
 use App\HandOn\PaperFormat;
-use App\HandOn\PlanSheets;
 use App\Http\JsonBody;
+use App\Models\CutSheet;
+use App\Models\CuttingPlan;
 use App\Models\Entry;
-use App\Models\Plan;
-use App\Models\SheetCut;
-use App\Overtaken;
-use App\Planning\Asked;
-use App\Planning\Drawer;
-use App\Planning\Envelopes;
-use App\Planning\Meetings;
-use App\Planning\Names;
-use App\Planning\Planned;
-use App\Planning\PlanView;
+use App\Models\Moment;
+use App\Shelf\Drafting;
+use App\Shelf\Overtaken;
 use App\Words\Words;
 use Gimbo\Core\CutPlan\CameOut;
 use Gimbo\Core\CutPlan\SheetCut as Planning;
@@ -43,25 +44,25 @@ final readonly class PlanController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['plans' => Plan::query()->orderByDesc('made_at')->orderBy('id')->get()->map(fn (Plan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'madeAt' => $plan->made_at, 'items' => count(Asked::read($plan->asked)->items)])->all()]);
+        return new JsonResponse(['plans' => CuttingPlan::query()->orderByDesc('made_at')->orderBy('id')->get()->map(fn (CuttingPlan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'madeAt' => $plan->made_at, 'items' => count(Asked::read($plan->asked)->items)])->all()]);
     }
 
     /** `{"name", "asked"}` */
     public function store(Request $request): JsonResponse
     {
         $said = JsonBody::of($request)->object();
-        $plan = Plan::query()->create(['name' => $this->named($said), 'asked' => $this->asked($said['asked'] ?? []), 'made_at' => Drafting::now()]);
+        $plan = CuttingPlan::query()->create(['name' => $this->named($said), 'asked' => $this->asked($said['asked'] ?? []), 'made_at' => Moment::now()]);
 
         return $this->kept($this->planned($plan), 201);
     }
 
-    public function show(Plan $plan): JsonResponse
+    public function show(CuttingPlan $plan): JsonResponse
     {
         return $this->answer($this->planned($plan));
     }
 
     /** `{"name"?, "asked"?}` */
-    public function update(Plan $plan, Request $request): JsonResponse
+    public function update(CuttingPlan $plan, Request $request): JsonResponse
     {
         $said = JsonBody::of($request)->object();
         array_key_exists('name', $said) && $plan->name = $this->named($said);
@@ -71,7 +72,7 @@ final readonly class PlanController
         return $this->kept($this->planned($plan));
     }
 
-    public function destroy(Plan $plan): JsonResponse
+    public function destroy(CuttingPlan $plan): JsonResponse
     {
         $plan->delete();
 
@@ -79,7 +80,7 @@ final readonly class PlanController
     }
 
     /** One sheet of the plan that was seen: `{"sheet": its index, "stamp"}`. */
-    public function cut(Plan $plan, Request $request): JsonResponse
+    public function cut(CuttingPlan $plan, Request $request): JsonResponse
     {
         [$planned, $sheet] = $this->seen($plan, $request);
 
@@ -87,7 +88,7 @@ final readonly class PlanController
     }
 
     /** A cut of it was set wrong: `{"sheet", "stamp", "n": which cut, "at": the reading it was cut at}`. What came out until then counts. */
-    public function missed(Plan $plan, Request $request): JsonResponse
+    public function missed(CuttingPlan $plan, Request $request): JsonResponse
     {
         [$planned, $sheet] = $this->seen($plan, $request);
         $in = new FieldReader(JsonBody::of($request)->value);
@@ -98,7 +99,7 @@ final readonly class PlanController
     }
 
     /** As many of bought envelopes as are still wanted and there, taken out of the drawer: `{"entry", "stamp"}`. */
-    public function envelopes(Plan $plan, Request $request): JsonResponse
+    public function envelopes(CuttingPlan $plan, Request $request): JsonResponse
     {
         $planned = $this->planned($plan, $request);
         $of = array_values(array_filter(Envelopes::of($planned), fn (Envelopes $one) => $one->entry->id === (JsonBody::of($request)->object()['entry'] ?? null)))[0] ?? throw InvalidDocument::at('/entry', Reason::of('plan.no-envelope'));
@@ -108,14 +109,14 @@ final readonly class PlanController
         Drawer::become($of->entry, $of->there - $taken);
         $planned->kept->cuts()->create([
             'paper' => $of->entry->id, 'sheet' => ['width' => $of->entry->entry['width'], 'height' => $of->entry->entry['height']], 'pieces' => [$of->entry->id => $taken],
-            'before' => $before, 'after' => Drawer::text($of->entry), 'is_missed' => false, 'cut_at' => Drafting::now(), 'found' => $planned->kept->found,
+            'before' => $before, 'after' => Drawer::text($of->entry), 'is_missed' => false, 'cut_at' => Moment::now(), 'found' => $planned->kept->found,
         ]);
 
         return $this->kept(Planned::of($planned->kept, $this->drafting, $this->words, $planned->found), 201);
     }
 
     /** So many cuts of a sheet are made, and it is in hand; with none it is laid back: `{"sheet", "stamp", "made"}`. */
-    public function hand(Plan $plan, Request $request): JsonResponse
+    public function hand(CuttingPlan $plan, Request $request): JsonResponse
     {
         [$planned, $sheet] = $this->seen($plan, $request);
         $made = (new FieldReader(JsonBody::of($request)->value))->count('/made', 10_000, 0) ?? 0;
@@ -126,7 +127,7 @@ final readonly class PlanController
     }
 
     /** One slice of a longer search for fewer sheets: `{"slice": from 1, "stamp"}`. */
-    public function further(Plan $plan, Request $request): JsonResponse
+    public function further(CuttingPlan $plan, Request $request): JsonResponse
     {
         $said = JsonBody::of($request)->object();
         $planned = $this->planned($plan, $request);
@@ -141,25 +142,25 @@ final readonly class PlanController
     }
 
     /** Where pieces of its designs could be cut at one size; each was tried. */
-    public function meetings(Plan $plan, Sizing $sizing): JsonResponse
+    public function meetings(CuttingPlan $plan, Sizing $sizing): JsonResponse
     {
         $planned = $this->planned($plan);
 
-        return new JsonResponse(['meetings' => Meetings::of($planned, $sizing)->said(new Names($planned, $this->words), $this->words)]);
+        return new JsonResponse(['meetings' => PlanMeetings::of($planned, $sizing)->said(new Names($planned, $this->words), $this->words)]);
     }
 
     /** One of them is done, in every design it is about: `{"meeting": its index, "stamp"}`. */
-    public function meet(Plan $plan, Request $request, Sizing $sizing): JsonResponse
+    public function meet(CuttingPlan $plan, Request $request, Sizing $sizing): JsonResponse
     {
         $index = JsonBody::of($request)->object()['meeting'] ?? null;
-        $meeting = is_int($index) ? Meetings::of($this->planned($plan, $request), $sizing)->all[$index] ?? null : null;
-        Meetings::become($meeting ?? throw InvalidDocument::at('/meeting', Reason::of('plan.no-meeting')), $this->drafting);
+        $meeting = is_int($index) ? PlanMeetings::of($this->planned($plan, $request), $sizing)->all[$index] ?? null : null;
+        PlanMeetings::become($meeting ?? throw InvalidDocument::at('/meeting', Reason::of('plan.no-meeting')), $this->drafting);
 
         return $this->kept($this->planned($plan));
     }
 
     /** Takes a sheet back: there is again what there was, to the byte. */
-    public function undo(Plan $plan, SheetCut $cut): JsonResponse
+    public function undo(CuttingPlan $plan, CutSheet $cut): JsonResponse
     {
         $paper = $cut->plan_id === $plan->id ? Entry::query()->find($cut->paper) : null;
         $paper !== null && Drawer::text($paper) === $cut->after || throw Overtaken::byCut();
@@ -170,12 +171,12 @@ final readonly class PlanController
         return $this->kept($this->planned($plan));
     }
 
-    public function pdf(Plan $plan, Request $request, PlanSheets $sheets): Response
+    public function pdf(CuttingPlan $plan, Request $request, CutPlanSheets $sheets): Response
     {
         return Download::of($sheets->pdf($this->planned($plan), PaperFormat::asked($request->query('paper'))), 'application/pdf', 'cutting-plan.pdf');
     }
 
-    public function svg(Plan $plan, int $number, PlanSheets $sheets): Response
+    public function svg(CuttingPlan $plan, int $number, CutPlanSheets $sheets): Response
     {
         return Download::of($sheets->svg($this->planned($plan), $number), 'image/svg+xml', "sheet-$number.svg");
     }
@@ -185,7 +186,7 @@ final readonly class PlanController
      *
      * @throws Overtaken where the plan is not any more what was seen
      */
-    private function seen(Plan $plan, Request $request): array
+    private function seen(CuttingPlan $plan, Request $request): array
     {
         $said = JsonBody::of($request)->object();
         $planned = $this->planned($plan, $request);
@@ -204,7 +205,7 @@ final readonly class PlanController
         Drawer::become($paper, Drawer::after($paper, $row, $came));
         $planned->kept->cuts()->create([
             'paper' => $id, 'sheet' => ['width' => $names->text($sheet->tree->width), 'height' => $names->text($sheet->tree->height)], 'pieces' => $came->pieces,
-            'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Drafting::now(), 'found' => $planned->kept->found,
+            'before' => $before, 'after' => Drawer::text($paper), 'is_missed' => $isMissed, 'cut_at' => Moment::now(), 'found' => $planned->kept->found,
         ]);
         // What was planned for the other sheets stays; a cut that was missed leaves something else, which is planned anew.
         $rest = Planned::of($planned->kept, $this->drafting, $this->words, $isMissed ? null : $planned->found->without($sheet));
@@ -240,7 +241,7 @@ final readonly class PlanController
      *
      * @throws Overtaken where the plan is not any more what was seen
      */
-    private function planned(Plan $plan, ?Request $request = null): Planned
+    private function planned(CuttingPlan $plan, ?Request $request = null): Planned
     {
         $planned = Planned::of($plan, $this->drafting, $this->words);
         $request === null || (JsonBody::of($request)->object()['stamp'] ?? null) === $planned->stamp() || throw Overtaken::byStock();

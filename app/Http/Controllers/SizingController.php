@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\ChangeList;
 use App\Http\JsonBody;
-use App\Http\SizedView;
+use App\Screen\SizedView;
 use Gimbo\Core\Sizing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -19,8 +19,8 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\SpecEditor;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\CutPlan\Drawer;
 use App\Http\JsonBody;
 use App\Models\Entry;
-use App\Overtaken;
-use App\Planning\Drawer;
+use App\Shelf\Overtaken;
 use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;

@@ -8,8 +8,8 @@ use App\Http\ChangeList;
 use App\Http\JsonBody;
 use App\Models\Entry;
 use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Request\Change;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Change;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

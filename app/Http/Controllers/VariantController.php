@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\Http\DesignAnswer;
 use App\Models\Design;
+use App\Shelf\Drafting;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Illuminate\Http\JsonResponse;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Drafting;
 use App\HandOn\FileName;
 use App\HandOn\StepPictures;
 use App\Models\Design;
+use App\Shelf\Drafting;
 use App\Words\PieceName;
 use App\Words\Spoken;
 use App\Words\Words;

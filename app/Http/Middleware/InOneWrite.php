@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Drafting;
 use App\Http\DesignAnswer;
-use App\Http\DesignView;
 use App\Http\Errors;
 use App\Http\JsonBody;
-use App\Models\Deed;
 use App\Models\Design;
+use App\Models\DoneRequest;
+use App\Models\Moment;
+use App\Screen\DesignView;
+use App\Shelf\Drafting;
 use App\Store\Store;
 use Closure;
 use Illuminate\Http\JsonResponse;
@@ -63,20 +64,20 @@ final readonly class InOneWrite
     private function once(string $key, Request $request, Closure $next): Response
     {
         $asked = $request->method().' '.$request->path().' '.hash('xxh128', $request->getContent());
-        $deed = Deed::query()->find($key);
+        $deed = DoneRequest::query()->find($key);
         if ($deed !== null) {
             return str_starts_with($asked, $deed->asked) ? $this->again($deed) : Errors::said(422, 'request.key-taken');
         }
         $answer = $next($request);
         if ($answer instanceof JsonResponse && $answer->isSuccessful()) {
             $body = $answer instanceof DesignAnswer ? ['design' => $answer->draft->design->id] : $answer->getData(true);
-            Deed::query()->create(['id' => $key, 'asked' => $asked, 'status' => $answer->getStatusCode(), 'answer' => $body, 'done_at' => Drafting::now()]);
+            DoneRequest::query()->create(['id' => $key, 'asked' => $asked, 'status' => $answer->getStatusCode(), 'answer' => $body, 'done_at' => Moment::now()]);
         }
 
         return $answer;
     }
 
-    private function again(Deed $deed): Response
+    private function again(DoneRequest $deed): Response
     {
         $design = $deed->answer['design'] ?? null;
         if (! is_string($design)) {

@@ -46,7 +46,7 @@ final readonly class Found
         $layouts = [];
         foreach (OfPaper::all($job) as $of) {
             $one = $kept[$of->paper] ?? null;
-            $benches = array_column(array_map(fn (Bench $bench): array => [$bench->stock->id, $bench], $of->benches), 1, 0);
+            $benches = array_column(array_map(fn (Usable $bench): array => [$bench->stock->id, $bench], $of->benches), 1, 0);
             $sheets = [];
             foreach (is_array($one) && is_array($one['sheets'] ?? null) ? $one['sheets'] : [] as $sheet) {
                 $bench = is_array($sheet) && is_string($sheet[0] ?? null) ? $benches[$sheet[0]] ?? null : null;
@@ -118,7 +118,7 @@ final readonly class Found
         }
         [$missing, $laid] = [[], $layout->laid()];
         foreach ($of->sizes->counts as $s => $count) {
-            $isLarge = $of->hasStock && array_filter($of->benches, fn (Bench $bench) => $bench->may[$s]) === [];
+            $isLarge = $of->hasStock && array_filter($of->benches, fn (Usable $bench) => $bench->may[$s]) === [];
             $not = [];
             for ($n = $laid[$s]; $n < $count; $n++) {
                 foreach ($of->sizes->runs[$s] === null ? [$next($s)] : array_map(fn (Wanted $piece) => $piece->id, $of->sizes->runs[$s]->pieces) as $id) {

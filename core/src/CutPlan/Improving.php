@@ -82,7 +82,7 @@ final class Improving
 
     /**
      * @param list<int> $without
-     * @param list<array{Bench, Laid}> $more
+     * @param list<array{Usable, Laid}> $more
      */
     private function with(Layout $layout, array $without, array $more): Layout
     {
@@ -92,8 +92,8 @@ final class Improving
     /**
      * Whether there is enough of each stock for other sheets, and they cost no more.
      *
-     * @param list<array{Bench, Laid}> $old
-     * @param list<array{Bench, Laid}> $new
+     * @param list<array{Usable, Laid}> $old
+     * @param list<array{Usable, Laid}> $new
      */
     private static function isThere(Layout $layout, array $old, array $new): bool
     {
@@ -115,7 +115,7 @@ final class Improving
     /**
      * The more, the less even they are filled.
      *
-     * @param list<array{Bench, Laid}> $sheets
+     * @param list<array{Usable, Laid}> $sheets
      */
     private static function squares(array $sheets): float
     {

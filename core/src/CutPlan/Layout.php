@@ -11,8 +11,8 @@ final readonly class Layout
     private const SQUARE = 1_000_000;
 
     /**
-     * @param list<Bench> $benches what there is, offcuts first
-     * @param list<array{Bench, Laid}> $sheets
+     * @param list<Usable> $benches what there is, offcuts first
+     * @param list<array{Usable, Laid}> $sheets
      * @param list<int> $left how many of each size lie on none
      * @param bool $isProven whether it was found by a way that leaves none with fewer sheets out
      */
@@ -21,7 +21,7 @@ final readonly class Layout
     }
 
     /**
-     * @param list<array{Bench, Laid}> $sheets
+     * @param list<array{Usable, Laid}> $sheets
      * @param ?list<int> $left
      */
     public function with(array $sheets, ?array $left = null, ?bool $isProven = null): self
@@ -36,12 +36,12 @@ final readonly class Layout
     }
 
     /**
-     * @param list<Bench> $benches
+     * @param list<Usable> $benches
      * @param list<int> $counts
      */
     public static function filled(Sizes $sizes, array $benches, array $counts, int $seed, int $tries): self
     {
-        $there = array_map(fn (Bench $bench) => $bench->stock->count, $benches);
+        $there = array_map(fn (Usable $bench) => $bench->stock->count, $benches);
         [$sheets, $looked] = [[], 0];
         while (array_sum($counts) > 0) {
             [$next, $most, $at] = [null, -1.0, 0];
@@ -79,7 +79,7 @@ final readonly class Layout
     }
 
     /** @param list<int> $counts */
-    private static function fullest(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
+    private static function fullest(Sizes $sizes, Usable $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
     {
         if ($bench->stock->isRoll) {
             return Rolling::of($sizes, $bench, $counts, $seed * 7919, $tries, $looked);
@@ -110,7 +110,7 @@ final readonly class Layout
     }
 
     /** @param list<int> $counts */
-    private static function tried(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
+    private static function tried(Sizes $sizes, Usable $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
     {
         $filling = new Filling($sizes, $bench->longest, $bench->measures, $seed * 7919, $bench->trimsFirst);
         $laid = $filling->best($bench->width, $bench->height, $counts, $bench->may, $tries);

@@ -8,7 +8,7 @@ namespace Gimbo\Core\CutPlan;
 final readonly class OfPaper
 {
     /**
-     * @param list<Bench> $benches offcuts first, the smallest first
+     * @param list<Usable> $benches offcuts first, the smallest first
      * @param list<int> $counts of each size as many as may come out of some of it; none of what is too large
      */
     private function __construct(public string $paper, public Sizes $sizes, public array $benches, public array $counts, public bool $hasStock)
@@ -38,10 +38,10 @@ final readonly class OfPaper
         }
         $sizes = new Sizes(array_values(array_filter($wanted, fn (Wanted $piece) => $piece->count > 0)), $job->trimmer->kerf->ticks, $runs);
         $benches = self::benches($job, $stock, $sizes);
-        usort($benches, fn (Bench $a, Bench $b) => [! $a->stock->isOffcut, $a->area()] <=> [! $b->stock->isOffcut, $b->area()]);
+        usort($benches, fn (Usable $a, Usable $b) => [! $a->stock->isOffcut, $a->area()] <=> [! $b->stock->isOffcut, $b->area()]);
         $counts = [];
         foreach ($sizes->counts as $s => $count) {
-            $counts[] = array_filter($benches, fn (Bench $bench) => $bench->may[$s]) === [] ? 0 : $count;
+            $counts[] = array_filter($benches, fn (Usable $bench) => $bench->may[$s]) === [] ? 0 : $count;
         }
 
         return new self($paper, $sizes, $benches, $counts, $stock !== []);
@@ -49,10 +49,10 @@ final readonly class OfPaper
 
     /**
      * @param list<Stock> $stock
-     * @return list<Bench> from which something wanted comes out
+     * @return list<Usable> from which something wanted comes out
      */
     private static function benches(Job $job, array $stock, Sizes $sizes): array
     {
-        return array_values(array_filter(array_map(fn (Stock $one): ?Bench => Bench::of($one, $job, $sizes), $stock)));
+        return array_values(array_filter(array_map(fn (Stock $one): ?Usable => Usable::of($one, $job, $sizes), $stock)));
     }
 }

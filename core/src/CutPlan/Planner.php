@@ -78,9 +78,9 @@ final readonly class Planner
         // One size alone is exact as it is; where nothing may come out of it, nothing is looked for.
         $isOne = count(array_filter($left)) < 2;
         if ($best->isProven || $isOne) {
-            $isFree = array_filter($benches, fn (Bench $bench) => ! $bench->isFree()) === [];
+            $isFree = array_filter($benches, fn (Usable $bench) => ! $bench->isFree()) === [];
 
-            return $best->with($best->sheets, isProven: $best->isProven || ($isFree && count(array_filter($benches, fn (Bench $bench) => ! $bench->stock->isOffcut)) < 2));
+            return $best->with($best->sheets, isProven: $best->isProven || ($isFree && count(array_filter($benches, fn (Usable $bench) => ! $bench->stock->isOffcut)) < 2));
         }
         for ($round = 2, $looked = $best->looked; $looked < $looks && $sizes->total() <= self::ONCE && ! $best->isLeast(); $round++) {
             $layout = Layout::filled($sizes, $benches, $left, $round, self::tries($sizes, $looks - $looked, 3));

@@ -17,7 +17,7 @@ final class Rolling
 
     private int $looked = 0;
 
-    private function __construct(private readonly Sizes $sizes, private readonly Bench $bench, private readonly int $seed)
+    private function __construct(private readonly Sizes $sizes, private readonly Usable $bench, private readonly int $seed)
     {
     }
 
@@ -26,7 +26,7 @@ final class Rolling
      * @param int $looked raised by how many sizes were looked at
      * @return ?Laid null where nothing comes off it
      */
-    public static function of(Sizes $sizes, Bench $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
+    public static function of(Sizes $sizes, Usable $bench, array $counts, int $seed, int $tries, int &$looked): ?Laid
     {
         $rolling = new self($sizes, $bench, $seed);
         $laid = $rolling->laid($counts, $tries);

@@ -11,11 +11,11 @@ namespace Gimbo\Core\CutPlan;
  */
 final readonly class Rows
 {
-    private function __construct(private Sizes $sizes, private Bench $bench)
+    private function __construct(private Sizes $sizes, private Usable $bench)
     {
     }
 
-    public static function arranged(Laid $laid, Sizes $sizes, Bench $bench): Laid
+    public static function arranged(Laid $laid, Sizes $sizes, Usable $bench): Laid
     {
         return (new self($sizes, $bench))->of($laid);
     }

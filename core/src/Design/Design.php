@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Design;
 
+use Gimbo\Core\Added\PunchedWork;
 use Gimbo\Core\Crease\Join;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Supply;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Make;
-use Gimbo\Core\Make\Shared\Added\PunchedWork;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Supply;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\WorkStep;
 

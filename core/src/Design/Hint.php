@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Design;
 
-use Gimbo\Core\Make\Stock;
+use Gimbo\Core\Make\PaperKind;
 
 /** Something worth knowing that makes nothing impossible: the paper is heavier or lighter than what such a thing is usually made of. */
 final readonly class Hint
@@ -20,7 +20,7 @@ final readonly class Hint
     }
 
     /** Null where the weight is not known, or as usual. */
-    public static function ofWeight(Stock $stock, ?int $grammage): ?self
+    public static function ofWeight(PaperKind $stock, ?int $grammage): ?self
     {
         return match (true) {
             $grammage === null => null,

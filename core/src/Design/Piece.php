@@ -10,13 +10,6 @@ use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Pattern;
-use Gimbo\Core\Extra\Closure;
-use Gimbo\Core\Extra\HeldOutline;
-use Gimbo\Core\Figure\AddedPiece;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Place;
-use Gimbo\Core\Figure\Placing;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
@@ -24,9 +17,15 @@ use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Lie;
-use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Settle\AddedPiece;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\HeldShut;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Place;
+use Gimbo\Core\Settle\Placing;
+use Gimbo\Core\Sheet\Lie;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Spec\SizingRequest;
 
 /**
  * One piece of paper of a design: its figures, and, worked out once when first asked for, its pattern, how it folds, where its
@@ -166,9 +165,9 @@ final class Piece
     }
 
     /** Where what holds its flap shut lies; null where nothing does. */
-    public function closure(): ?Closure
+    public function closure(): ?HeldShut
     {
-        return array_values(array_filter($this->all->outfit->closures, fn (Closure $closure) => $closure->piece === $this->id))[0] ?? null;
+        return array_values(array_filter($this->all->outfit->closures, fn (HeldShut $closure) => $closure->piece === $this->id))[0] ?? null;
     }
 
     /** How thick what lies between it and the panel at the bottom of it is, mm. */

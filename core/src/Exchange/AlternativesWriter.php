@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Exchange;
 
-use Gimbo\Core\Deviation\Alternative;
-use Gimbo\Core\Deviation\Follow;
-use Gimbo\Core\Deviation\Missed;
-use Gimbo\Core\Deviation\Rescue;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Yields;
+use Gimbo\Core\Settle\Alternative;
+use Gimbo\Core\Settle\Follow;
+use Gimbo\Core\Settle\Missed;
+use Gimbo\Core\Settle\Rescue;
+use Gimbo\Core\Settle\Yields;
 
 /** What a step up or down of each setting would do, and what became of one that was missed, as the browser gets it; lengths are texts in the design's system. */
 final class AlternativesWriter

@@ -7,13 +7,6 @@ namespace Gimbo\Core\Exchange;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Hint;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Figure\Capacity;
-use Gimbo\Core\Figure\Embossed;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\MeasureRow;
-use Gimbo\Core\Figure\Place;
-use Gimbo\Core\Figure\Placing;
-use Gimbo\Core\Figure\Supply;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
@@ -25,11 +18,18 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Settle\Capacity;
+use Gimbo\Core\Settle\Embossed;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\MeasureRow;
+use Gimbo\Core\Settle\Place;
+use Gimbo\Core\Settle\Placing;
+use Gimbo\Core\Settle\Supply;
+use Gimbo\Core\Sheet\Measure;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Work\Bend;
-use Gimbo\Core\Work\ByTool;
-use Gimbo\Core\Work\FoldPlan;
+use Gimbo\Core\Telling\Bend;
+use Gimbo\Core\Telling\ByTool;
+use Gimbo\Core\Telling\FoldSequence;
 
 /**
  * A design as the JSON document that the command prints and the browser draws.
@@ -309,10 +309,10 @@ final class DesignWriter
         ], $madeOf->terms);
     }
 
-    /** @return Json how it is folded, moment by moment: see Design\FoldPlan */
+    /** @return Json how it is folded, moment by moment: see Telling\FoldSequence */
     private function folding(Piece $piece): array
     {
-        $plan = FoldPlan::of($piece, $this->design);
+        $plan = FoldSequence::of($piece, $this->design);
         $vector = fn (Vector $v): array => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS), round($v->z, self::DECIMALS)];
 
         return [

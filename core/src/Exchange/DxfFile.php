@@ -74,7 +74,7 @@ final class DxfFile
     }
 
     /** @return list<array{int, string}> */
-    private static function polyline(Path $path): array
+    private static function polyline(ToolPath $path): array
     {
         $layer = $path->layer->value;
         $pairs = [[0, 'POLYLINE'], [8, $layer], [66, '1'], [10, '0'], [20, '0'], [30, '0'], [70, $path->isClosed ? '1' : '0']];

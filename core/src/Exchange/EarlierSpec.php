@@ -12,8 +12,8 @@ use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Paper\Paper;
-use Gimbo\Core\Request\Item;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Item;
 use Gimbo\Core\Tool\Tools;
 
 /**

@@ -8,9 +8,9 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\LineOp;
-use Gimbo\Core\Steps\Op\Stroke;
-use Gimbo\Core\Work\SheetState;
+use Gimbo\Core\Telling\SheetState;
 
 /** All measures in one picture: every piece as it is when its own steps are done, its folds, and every reading at the end of its line. SVG. */
 final class MeasuresPicture
@@ -67,13 +67,13 @@ final class MeasuresPicture
             $shapes .= $line($edge->from, $edge->to, 'stroke="#14303b" stroke-width="3" stroke-linecap="round"');
         }
         foreach ($sheet->lines as $op) {
-            foreach ($op->kind === Stroke::Cut ? $sheet->onPaper($op->from->is, $op->to->is) : [] as $slit) {
+            foreach ($op->kind === LineKind::Cut ? $sheet->onPaper($op->from->is, $op->to->is) : [] as $slit) {
                 $shapes .= $line($slit->from, $slit->to, 'stroke="#14303b" stroke-width="3"');
             }
         }
         $texts = [];
         foreach ($sheet->lines as $op) {
-            $op->measure === null || $op->kind === Stroke::Cut || $texts[] = [...self::end($op, $sheet, $at), $piece->measures[$op->measure]->text()];
+            $op->measure === null || $op->kind === LineKind::Cut || $texts[] = [...self::end($op, $sheet, $at), $piece->measures[$op->measure]->text()];
         }
         ['width' => $width, 'height' => $height] = $piece->figures->cutText();
         [$right, $low] = [$sheet->width * $scale, $down + $sheet->height * $scale];

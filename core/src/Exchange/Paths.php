@@ -19,7 +19,7 @@ final class Paths
     /** Edges whose directions differ by less than this sine are one straight score. */
     private const STRAIGHT = 1e-6;
 
-    /** @return list<Path> */
+    /** @return list<ToolPath> */
     public static function of(Pattern $pattern): array
     {
         $byLayer = [];
@@ -97,14 +97,14 @@ final class Paths
     }
 
     /** @param non-empty-list<int> $chain */
-    private static function path(Pattern $pattern, Layer $layer, array $chain): Path
+    private static function path(Pattern $pattern, Layer $layer, array $chain): ToolPath
     {
         $isClosed = count($chain) > 2 && $chain[0] === $chain[count($chain) - 1];
         $points = array_map(fn (int $v) => $pattern->vertices[$v], $isClosed ? array_slice($chain, 0, -1) : $chain);
         // Only where it turns: a vertex that another face put in the middle of a line is no corner of it.
         $corners = array_values(array_filter($points, fn (Point $p, int $i) => self::isCorner($points, $i, $isClosed), ARRAY_FILTER_USE_BOTH));
 
-        return new Path($layer, $corners === [] ? [$points[0]] : $corners, $isClosed);
+        return new ToolPath($layer, $corners === [] ? [$points[0]] : $corners, $isClosed);
     }
 
     /** @param list<Point> $points */
@@ -120,20 +120,20 @@ final class Paths
     }
 
     /**
-     * @param list<Path> $paths
-     * @return list<Path>
+     * @param list<ToolPath> $paths
+     * @return list<ToolPath>
      */
     private static function smallestFirst(array $paths): array
     {
-        $area = fn (Path $path): float => count($path->points) > 2 ? abs(Polygon::of($path->points)->area()) : 0.0;
-        usort($paths, fn (Path $a, Path $b) => $area($a) <=> $area($b));
+        $area = fn (ToolPath $path): float => count($path->points) > 2 ? abs(Polygon::of($path->points)->area()) : 0.0;
+        usort($paths, fn (ToolPath $a, ToolPath $b) => $area($a) <=> $area($b));
 
         return $paths;
     }
 
     /**
-     * @param list<Path> $paths
-     * @return list<Path>
+     * @param list<ToolPath> $paths
+     * @return list<ToolPath>
      */
     private static function nearestFirst(array $paths, Point $at): array
     {
@@ -150,7 +150,7 @@ final class Paths
             }
             [, $i, $isTurned] = $nearest;
             $path = $paths[$i];
-            $path = $isTurned ? new Path($path->layer, array_reverse($path->points), $path->isClosed) : $path;
+            $path = $isTurned ? new ToolPath($path->layer, array_reverse($path->points), $path->isClosed) : $path;
             $ordered[] = $path;
             $at = $path->points[count($path->points) - 1];
             array_splice($paths, $i, 1);

@@ -8,25 +8,25 @@ use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Unit;
-use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Sheet\Measure;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\PutOp;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\RingKind;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Work\Course;
-use Gimbo\Core\Work\FigureText;
-use Gimbo\Core\Work\PartSize;
-use Gimbo\Core\Work\SheetState;
+use Gimbo\Core\Telling\Course;
+use Gimbo\Core\Telling\FigureText;
+use Gimbo\Core\Telling\PartSize;
+use Gimbo\Core\Telling\SheetState;
 use LogicException;
 
 /**
@@ -340,9 +340,9 @@ final class StepPicture
                 if (str_ends_with($line->id, Bench::AGAIN)) {
                     continue;
                 }
-                foreach ($line->kind === Stroke::Mark ? $this->ticks($line) : $this->before->onPaper($line->from->is, $line->to->is) as $part) {
+                foreach ($line->kind === LineKind::Mark ? $this->ticks($line) : $this->before->onPaper($line->from->is, $line->to->is) as $part) {
                     [$from, $to] = is_array($part) ? $part : [$part->from, $part->to];
-                    $this->stroke($line->kind === Stroke::Cut ? 'edge' : 'past', $from, $to);
+                    $this->stroke($line->kind === LineKind::Cut ? 'edge' : 'past', $from, $to);
                 }
             }
         }
@@ -361,7 +361,7 @@ final class StepPicture
 
     private function line(LineOp $op): void
     {
-        if ($op->kind === Stroke::Mark) {
+        if ($op->kind === LineKind::Mark) {
             foreach ($this->ticks($op) as [$from, $to]) {
                 $this->stroke('now', $from, $to);
             }
@@ -511,7 +511,7 @@ final class StepPicture
     private function spots(object $op): array
     {
         return match (true) {
-            $op instanceof LineOp && $op->kind !== Stroke::Mark => [$op->from, $op->to, ...$op->on->spots],
+            $op instanceof LineOp && $op->kind !== LineKind::Mark => [$op->from, $op->to, ...$op->on->spots],
             $op instanceof AwayOp => $this->cornersOf($op),
             $op instanceof PutOp => [$op->at],
             $op instanceof JoinOp => array_map(fn (array $pair): Spot => $pair[$op->join->face->piece === $this->step->piece ? 0 : 1], $op->meet),

@@ -10,13 +10,13 @@ use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Figure\Place;
-use Gimbo\Core\Figure\Placing;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Work\FoldPlan;
-use Gimbo\Core\Work\FoldPlans;
+use Gimbo\Core\Settle\Place;
+use Gimbo\Core\Settle\Placing;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Telling\FoldSequence;
+use Gimbo\Core\Telling\FoldSequences;
 
 /**
  * A still picture of the finished thing, seen from above the table at an angle: flat shaded faces, the farthest first.
@@ -54,7 +54,7 @@ final class StillWriter
     /** @return array{list<StillFace>, Vector} the faces as the eye sees them, the farthest first, and the direction towards the eye */
     public static function seen(Design $design): array
     {
-        $plans = new FoldPlans($design);
+        $plans = new FoldSequences($design);
         // Which side of the first piece's standing face is looked at.
         $side = $plans->of($design->pieces[0])->side;
         $camera = self::camera($side);
@@ -101,7 +101,7 @@ final class StillWriter
     }
 
     /** @return list<array{0: list<Vector>, 1: ?string, 2?: list<int>, 3?: ?string}> rings in space, those of what it holds marked; sides on which nothing is seen, and the colour of the paper */
-    private static function faces(Design $design, FoldPlans $plans): array
+    private static function faces(Design $design, FoldSequences $plans): array
     {
         $faces = [];
         $pieces = array_filter($design->pieces, fn (Piece $piece) => $piece->places() !== []);
@@ -157,7 +157,7 @@ final class StillWriter
     }
 
     /** @return list<array{list<Vector>, list<int>, ?string}> what lies on a copy of a piece, in that piece's own frame */
-    private static function laid(Design $design, Piece $piece, int $copy, FoldPlan $plan): array
+    private static function laid(Design $design, Piece $piece, int $copy, FoldSequence $plan): array
     {
         $outfit = $design->figures->outfit;
         $at = $plan->placing($plan->ajar());

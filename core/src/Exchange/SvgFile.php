@@ -55,7 +55,7 @@ final class SvgFile
             $paths = Paths::of($piece->pattern());
             foreach (Layer::cases() as $layer) {
                 self::group($xml, $layer->value, self::LINES[$layer->value], fn () => array_map(
-                    fn (Path $path) => $path->layer === $layer && self::element($xml, 'path', ['d' => 'M '.implode(' L ', array_map($at, $path->points)).($path->isClosed ? ' Z' : '')]), $paths,
+                    fn (ToolPath $path) => $path->layer === $layer && self::element($xml, 'path', ['d' => 'M '.implode(' L ', array_map($at, $path->points)).($path->isClosed ? ' Z' : '')]), $paths,
                 ));
             }
         });

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make;
 
 use Gimbo\Core\Crease\Join;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\Offer;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\Plan;
 use Gimbo\Core\Sheet\NothingLeft;
+use Gimbo\Core\Sheet\Planning;
+use Gimbo\Core\Spec\Offer;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\WorkStep;
 
 /**
@@ -50,7 +50,7 @@ interface Make extends Offer
     public function joins(Figures $figures): array;
 
     /** What it is usually made of. */
-    public function stock(): Stock;
+    public function stock(): PaperKind;
 
     /** Whether it is shut once it is made, so that a band round it holds it. */
     public function isHeldByBand(): bool;

@@ -15,7 +15,7 @@ use Gimbo\Core\Make\SlantGateCard\SlantGateCard;
 use Gimbo\Core\Make\SlopeBox\SlopeBox;
 use Gimbo\Core\Make\StraightEnvelope\StraightEnvelope;
 use Gimbo\Core\Make\TrayAndLid\TrayAndLid;
-use Gimbo\Core\Request\Offers;
+use Gimbo\Core\Spec\Offers;
 use LogicException;
 
 /** Everything that can be made, by id: the one place where a make is registered. */

@@ -7,9 +7,9 @@ namespace Gimbo\Core\Make;
 use Gimbo\Core\Crease\FoldedBox;
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Pattern;
-use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Settle\Place;
 
 /** What a piece becomes: its pattern, and where things lie on it. Made only when somebody looks. */
 final readonly class Shape

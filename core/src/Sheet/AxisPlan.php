@@ -8,10 +8,6 @@ use Gimbo\Core\Fit\Band;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\Setting;
-use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Tool\ToolKind;
 
 /**

@@ -7,10 +7,6 @@ namespace Gimbo\Core\Sheet;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Setting;
 use LogicException;
 
 /**

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Sheet;
 
-use Gimbo\Core\Setting\Settings;
-
 /** Which settings make a rectangular sheet of columns and rows. */
 final readonly class GridPlan implements SheetPlan
 {

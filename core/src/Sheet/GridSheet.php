@@ -6,7 +6,6 @@ namespace Gimbo\Core\Sheet;
 
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Setting\Measure;
 
 /**
  * A rectangular sheet of columns and rows, scored right across.

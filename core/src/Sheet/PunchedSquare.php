@@ -10,12 +10,6 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Lie;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
 

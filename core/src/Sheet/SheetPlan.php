@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Sheet;
 
-use Gimbo\Core\Setting\Settings;
-
 /** Which settings make a sheet: settled again whenever one of them is set otherwise. */
 interface SheetPlan
 {

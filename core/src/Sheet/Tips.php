@@ -9,11 +9,6 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\Settings;
 use Gimbo\Core\Tool\ToolKind;
 
 /** What comes off the tips of a turned square's flaps: those that reach past the opposite fold, or nearer to it than a hand can miss. */

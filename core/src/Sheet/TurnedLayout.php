@@ -5,11 +5,6 @@ declare(strict_types=1);
 namespace Gimbo\Core\Sheet;
 
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Lie;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Setting;
 
 /** A square sheet as its settings really make it, the folds on it, and the tips that come off. */
 final readonly class TurnedLayout

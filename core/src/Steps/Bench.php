@@ -7,9 +7,9 @@ namespace Gimbo\Core\Steps;
 use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\NameOp;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use LogicException;
 
@@ -64,7 +64,7 @@ final class Bench
     }
 
     /** A line from one point to another; from then on it is known by its id. */
-    public function draw(Stroke $kind, string $id, Line $on, Spot $from, Spot $to, ?int $measure = null): LineOp
+    public function draw(LineKind $kind, string $id, Line $on, Spot $from, Spot $to, ?int $measure = null): LineOp
     {
         $this->lines[$id] = $on;
 
@@ -72,7 +72,7 @@ final class Bench
     }
 
     /** A line right across the sheet, from edge to edge. */
-    public function across(Stroke $kind, string $id, Line $on, string $from, string $to, ?int $measure = null): LineOp
+    public function across(LineKind $kind, string $id, Line $on, string $from, string $to, ?int $measure = null): LineOp
     {
         $this->lines[$id] = $on;
 

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Added;
 
+use Gimbo\Core\Added\Closure;
+use Gimbo\Core\Added\Liner;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Extra\Closure;
-use Gimbo\Core\Extra\Liner;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\Item;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Item;
 use Gimbo\Core\Tests\Specs;
 use PHPUnit\Framework\TestCase;
 

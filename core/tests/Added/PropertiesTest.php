@@ -6,23 +6,23 @@ namespace Gimbo\Core\Tests\Added;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Design\Piece;
-use Gimbo\Core\Deviation\Follow;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Problem;
 use Gimbo\Core\Exchange\CuttingList;
 use Gimbo\Core\Exchange\DxfFile;
 use Gimbo\Core\Exchange\HpglFile;
 use Gimbo\Core\Exchange\Layer;
-use Gimbo\Core\Exchange\Path;
 use Gimbo\Core\Exchange\Paths;
 use Gimbo\Core\Exchange\SvgFile;
-use Gimbo\Core\Figure\Figures;
+use Gimbo\Core\Exchange\ToolPath;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\SpecDiff;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\Follow;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Change;
+use Gimbo\Core\Spec\SpecDiff;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
 use Gimbo\Core\Tests\Specs;
@@ -132,7 +132,7 @@ final class PropertiesTest extends TestCase
                 self::assertCount(1, $cut, "$make: $piece->id is cut");
                 // Its outline and every opening is one closed cut, in what machines are sent and what is drawn for them.
                 $loops = 1 + count($piece->added()->openings ?? array_merge([], ...array_values($design->figures->outfit->openings[$piece->id] ?? [])));
-                $cuts = array_filter(Paths::of($piece->pattern()), fn (Path $path) => $path->layer === Layer::CutOutline);
+                $cuts = array_filter(Paths::of($piece->pattern()), fn (ToolPath $path) => $path->layer === Layer::CutOutline);
                 self::assertCount($loops, $cuts, "$make: $piece->id");
                 self::assertSame(count($cuts), substr_count((string) preg_replace('~^.*id="cut-outline"(.*?)</g>.*$~s', '$1', SvgFile::write($piece, 'Nest')), '<path'), "$make: $piece->id");
                 self::assertStringContainsString('cut-outline', DxfFile::write($piece));

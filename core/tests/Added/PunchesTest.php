@@ -14,9 +14,9 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\WorkStep;
+use Gimbo\Core\Telling\Taping;
 use Gimbo\Core\Tool\Punches;
 use Gimbo\Core\Tool\Repeats;
-use Gimbo\Core\Work\Taping;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

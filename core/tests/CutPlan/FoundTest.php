@@ -8,7 +8,7 @@ use Gimbo\Core\CutPlan\Found;
 use Gimbo\Core\CutPlan\JobReader;
 use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\CutPlan\Planner;
-use Gimbo\Core\Exchange\PlanWriter;
+use Gimbo\Core\Exchange\CutPlanWriter;
 use PHPUnit\Framework\TestCase;
 
 /** What was found is kept, gone on from and made better; it never becomes worse. */
@@ -24,7 +24,7 @@ final class FoundTest extends TestCase
             $read = Found::read($job, self::kept($found));
 
             self::assertNotNull($read);
-            self::assertEquals(PlanWriter::write($found->plan()), PlanWriter::write($read->plan()));
+            self::assertEquals(CutPlanWriter::write($found->plan()), CutPlanWriter::write($read->plan()));
         }
     }
 

@@ -9,7 +9,7 @@ use Gimbo\Core\CutPlan\JobReader;
 use Gimbo\Core\CutPlan\Part;
 use Gimbo\Core\CutPlan\Planner;
 use Gimbo\Core\Error\InvalidDocument;
-use Gimbo\Core\Exchange\PlanWriter;
+use Gimbo\Core\Exchange\CutPlanWriter;
 use Gimbo\Core\Tests\Reference\Program;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -192,7 +192,7 @@ final class PlannerTest extends TestCase
      */
     public static function planned(array $job, float $effort = 1.0): array
     {
-        $written = json_encode(PlanWriter::write(Planner::plan(JobReader::read($job), $effort)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $written = json_encode(CutPlanWriter::write(Planner::plan(JobReader::read($job), $effort)), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
         $complaints = Program::answer(['/usr/bin/python3', __DIR__.'/cut.py'], '[['.json_encode($job, JSON_THROW_ON_ERROR).",$written]]");
         self::assertSame('[[]]', trim($complaints), json_encode($job, JSON_THROW_ON_ERROR));
 

@@ -7,8 +7,8 @@ namespace Gimbo\Core\Tests\CutPlan;
 use Gimbo\Core\CutPlan\SheetYield;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\SpecEditor;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

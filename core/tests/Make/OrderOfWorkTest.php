@@ -9,7 +9,7 @@ use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
-use Gimbo\Core\Work\ByTool;
+use Gimbo\Core\Telling\ByTool;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

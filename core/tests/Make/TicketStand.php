@@ -8,10 +8,6 @@ use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -19,24 +15,28 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\JoinOp;
-use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\With;
 
 /** A stand for boat tickets: a back with a base and one side, and a lip that is glued along the base's front. */
@@ -124,9 +124,9 @@ final readonly class TicketStand implements Make
         ];
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Box;
+        return PaperKind::Box;
     }
 
     public function isHeldByBand(): bool
@@ -142,7 +142,7 @@ final readonly class TicketStand implements Make
 
         return [
             ...$stand->cutAndScore(),
-            $stand->step('tab', Deed::Slit, With::Scissors, [$bench->draw(Stroke::Cut, 'cut', $bench->line('y1'), $bench->at('left', 'y1'), $bench->at('x1', 'y1'))], about: ['tab']),
+            $stand->step('tab', Deed::Slit, With::Scissors, [$bench->draw(LineKind::Cut, 'cut', $bench->line('y1'), $bench->at('left', 'y1'), $bench->at('x1', 'y1'))], about: ['tab']),
             $stand->step('fold', Deed::Fold, With::BoneFolder, [
                 $stand->name('back', FaceRole::Wall, 1, 1), $stand->name('base', FaceRole::Panel, 1, 0), $stand->name('side', FaceRole::Wall, 0, 1), $stand->name('tab', FaceRole::Tab, 0, 0),
                 $stand->foldOnY('base', 'back', 90, 'y1', 1), $stand->foldOnX('side', 'back', 90, 'x1', 1), $stand->foldOnX('tab', 'base', 90, 'x1', 0),

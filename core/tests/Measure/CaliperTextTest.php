@@ -9,10 +9,10 @@ use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Measure\InvalidLength;
 use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Paper\CaliperText;
-use Gimbo\Core\Request\Change;
-use Gimbo\Core\Request\Fields;
-use Gimbo\Core\Request\SpecEditor;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Change;
+use Gimbo\Core\Spec\Fields;
+use Gimbo\Core\Spec\SpecEditor;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

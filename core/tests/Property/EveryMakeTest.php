@@ -14,7 +14,7 @@ use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Make\Makes;
-use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Sheet\MeasureKind;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
 use Gimbo\Core\Tool\ToolKind;
@@ -200,7 +200,7 @@ final class EveryMakeTest extends TestCase
     {
         foreach ($design->fits as $fit) {
             foreach ($fit->remedies as $remedy) {
-                $after = $sizing->size(\Gimbo\Core\Request\SpecEditor::with($design->request->spec, $remedy->edits));
+                $after = $sizing->size(\Gimbo\Core\Spec\SpecEditor::with($design->request->spec, $remedy->edits));
                 $mended = array_filter($after->fits, fn (Fit $one) => $one->id === $fit->id && ! $one->isOk());
                 self::assertSame([], $mended, "$fit->id $remedy->id $context");
             }

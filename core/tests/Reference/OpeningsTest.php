@@ -10,9 +10,9 @@ use Gimbo\Core\Exchange\SvgFile;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Steps\Opening;
+use Gimbo\Core\Steps\OpeningKind;
 use Gimbo\Core\Tests\Specs;
-use Gimbo\Core\With\Opening;
-use Gimbo\Core\With\OpeningKind;
 use PHPUnit\Framework\TestCase;
 
 /** Openings and layers against shapely (GEOS), ezdxf and librsvg. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Rules;
 
-use Gimbo\Core\Deviation\Missed;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\Measure;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\Missed;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Sheet\Measure;
 use Gimbo\Core\Sizing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Gimbo\Core\Tests\Rules;
 
 use Gimbo\Core\Design\Design;
-use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
+use Gimbo\Core\Settle\Figures;
 use Gimbo\Core\Sizing;
 use PHPUnit\Framework\TestCase;
 
@@ -274,7 +274,7 @@ final class RoomTest extends TestCase
     }
 
     /** @return array{float, float, float} */
-    private static function extents(\Gimbo\Core\Figure\Extents $extents): array
+    private static function extents(\Gimbo\Core\Settle\Extents $extents): array
     {
         return [$extents->width->toMillimetres(), $extents->height->toMillimetres(), $extents->depth->toMillimetres()];
     }

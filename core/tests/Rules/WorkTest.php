@@ -11,16 +11,16 @@ use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Exchange\HpglFile;
-use Gimbo\Core\Figure\Place;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\Makes;
+use Gimbo\Core\Settle\Place;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Steps\Deed;
+use Gimbo\Core\Telling\ByTool;
+use Gimbo\Core\Telling\FoldSequence;
 use Gimbo\Core\Tests\Specs;
-use Gimbo\Core\Work\ByTool;
-use Gimbo\Core\Work\FoldPlan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -281,7 +281,7 @@ final class WorkTest extends TestCase
         $piece = $design->piece($end->piece);
         self::assertNotNull($piece);
         $place = $piece->places()[$end->copy - 1] ?? Place::asItLies();
-        $plan = FoldPlan::of($piece, $design);
+        $plan = FoldSequence::of($piece, $design);
         $ring = array_map($place->of(...), $plan->at((float) count($plan->stages))[$piece->pattern()->faceNamed($end->face)]);
         $normal = Overlap::normal($ring);
 

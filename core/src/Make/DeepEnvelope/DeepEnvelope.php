@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\DeepEnvelope;
 
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
@@ -15,6 +11,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FlatRoom;
@@ -24,17 +21,20 @@ use Gimbo\Core\Make\Shared\TurnedMethod;
 use Gimbo\Core\Make\Shared\TurnedPattern;
 use Gimbo\Core\Make\Shared\TurnedRemedies;
 use Gimbo\Core\Make\Shared\TurnedWork;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Plan;
 use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\TipChoice;
 use Gimbo\Core\Sheet\TopTip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
 
@@ -139,9 +139,9 @@ final readonly class DeepEnvelope implements Make
         return [...TurnedPattern::seams(self::PIECE), ...TurnedPattern::tabs(self::PIECE)];
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Card;
+        return PaperKind::Card;
     }
 
     public function isHeldByBand(): bool

@@ -7,10 +7,6 @@ namespace Gimbo\Core\Make\DiamondCard;
 use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -20,30 +16,34 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Sheet\MeasureKind;
 use Gimbo\Core\Sheet\NothingLeft;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\FoldOp;
-use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -147,9 +147,9 @@ final readonly class DiamondCard implements Make
         return [];
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Card;
+        return PaperKind::Card;
     }
 
     public function isHeldByBand(): bool
@@ -184,7 +184,7 @@ final readonly class DiamondCard implements Make
                 // Upright on its groove, the nearer end above.
                 $turn = rad2deg(atan2(-$way->x, $way->y));
                 $slants[] = $work->step("slant/$side-$rise", Deed::Score, With::ScoringBoard, [
-                    $bench->draw(Stroke::Score, "$side-slant-$rise", Line::between(...$ends), ...$ends),
+                    $bench->draw(LineKind::Score, "$side-slant-$rise", Line::between(...$ends), ...$ends),
                 ], $turn, advice: ['both-ends-on-one-groove'], about: ["$side-diamond"]);
             }
         }

@@ -8,11 +8,6 @@ use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Place;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -21,22 +16,27 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Place;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\JoinOp;
 use Gimbo\Core\Steps\With;
@@ -141,9 +141,9 @@ final readonly class LanternCard implements Make
         return array_map(fn (string $tab) => Join::of(JoinEnd::inside(self::STRIP, $tab), JoinEnd::inside(self::STRIP, $tab, 2)), ['left-tab', 'right-tab']);
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Card;
+        return PaperKind::Card;
     }
 
     public function isHeldByBand(): bool

@@ -9,12 +9,6 @@ use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Figure\Capacity;
-use Gimbo\Core\Figure\CapacityKind;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -25,30 +19,36 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Make\Shared\RoundedCorner;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Capacity;
+use Gimbo\Core\Settle\CapacityKind;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\JoinOp;
-use Gimbo\Core\Steps\Op\Stroke;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
@@ -185,9 +185,9 @@ final readonly class NoteWallet implements Make
         return [...$joins, Join::of(JoinEnd::inside(self::STRAP, 'strap'), JoinEnd::outside(self::COVER, 'right-cover'))];
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Card;
+        return PaperKind::Card;
     }
 
     public function isHeldByBand(): bool
@@ -243,7 +243,7 @@ final readonly class NoteWallet implements Make
         $cuts = $ring = [];
         foreach (['left' => 'x1', 'right' => 'x2'] as $side => $x) {
             $ends = [$bench->at($bench->beside($x, $out, $side), 'bottom'), $bench->at($x, 'y2')];
-            $cuts[] = $bench->draw(Stroke::Cut, "notch-$side", Line::between(...$ends), ...$ends);
+            $cuts[] = $bench->draw(LineKind::Cut, "notch-$side", Line::between(...$ends), ...$ends);
             array_push($ring, ...($side === 'left' ? $ends : array_reverse($ends)));
         }
 

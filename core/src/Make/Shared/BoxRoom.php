@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -12,7 +11,8 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** The room in something with depth: a box, a deep envelope. */
 final class BoxRoom

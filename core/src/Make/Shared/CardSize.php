@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -13,8 +12,9 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** A card that must close to a size: it goes inside something, so it may come out smaller but not larger. */
 final class CardSize

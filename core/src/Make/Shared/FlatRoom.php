@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -12,9 +11,10 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Paper\NamedSize;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** The room in something flat that a card or a stack of them is slipped into: an envelope's face. */
 final class FlatRoom

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Figure\AddedPiece;
-use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
@@ -13,7 +11,9 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\NamedSize;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\AddedPiece;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** Whether the pieces come out of the paper that was named, and which paper they would come out of. */
 final class FromPaper

@@ -9,8 +9,8 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** What goes round something bulky in a flat face: a firm block, or a soft packet that bulges. Formulas: docs/formulas.md, "Corner pouch". */
 final class Girth

@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make\Shared;
 
 use Gimbo\Core\Crease\FaceRole;
-use Gimbo\Core\Figure\PieceFigures;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Sheet\MeasureKind;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\NameOp;
 use Gimbo\Core\Steps\Op\Op;
 use Gimbo\Core\Steps\Op\SheetOp;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -99,7 +99,7 @@ final readonly class GridWork
     {
         $reading = $this->piece->measures[$measure];
 
-        return $this->bench->across(Stroke::Mark, $id, $this->bench->in($reading->from, $reading->at->toMillimetres()), ...self::FAR[$reading->from], measure: $measure);
+        return $this->bench->across(LineKind::Mark, $id, $this->bench->in($reading->from, $reading->at->toMillimetres()), ...self::FAR[$reading->from], measure: $measure);
     }
 
     /** The index of the measure of a setting, read from an edge. */
@@ -154,7 +154,7 @@ final readonly class GridWork
     private function score(int $i, Measure $measure): WorkStep
     {
         $line = $measure->creases[0];
-        $score = $this->bench->across(Stroke::Score, $line, $this->bench->in($measure->from, $measure->at->toMillimetres()), ...self::FAR[$measure->from], measure: $i);
+        $score = $this->bench->across(LineKind::Score, $line, $this->bench->in($measure->from, $measure->at->toMillimetres()), ...self::FAR[$measure->from], measure: $i);
 
         return $this->step(
             "score/$line", Deed::Score, With::tool($measure->tool), [$score], self::EDGE_LEFT[$measure->from], $measure->from,
@@ -178,7 +178,7 @@ final readonly class GridWork
 
         $on = $this->bench->in($other, $at->toMillimetres());
 
-        return [[new LineOp($line, Stroke::Score, $on, $this->bench->at($on, self::FAR[$other][0]), $this->bench->at($on, self::FAR[$other][1]))]];
+        return [[new LineOp($line, LineKind::Score, $on, $this->bench->at($on, self::FAR[$other][0]), $this->bench->at($on, self::FAR[$other][1]))]];
     }
 
     /** Whether a score is the last of those read on from one edge: what the sheet was cut wrong by then lies beyond it. */

@@ -8,7 +8,7 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Turning;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\Waste;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Figure\Extents;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\Extents;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\ScoredSquare;
 use Gimbo\Core\Sheet\TurnedLayout;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** What must hold for whatever is folded from a square on its corner. The needs of seams and flaps are common practice, no source. */
 final readonly class TurnedFits

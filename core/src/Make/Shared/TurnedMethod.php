@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make\Shared;
 
 use Gimbo\Core\Crease\Pattern;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Paper\Rectangle;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\PunchedSquare;
 use Gimbo\Core\Sheet\ScoredSquare;
 use Gimbo\Core\Sheet\TipChoice;
 use Gimbo\Core\Sheet\TurnedLayout;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** The two ways to fold a square on its corner: on a punch board, whose notch is the seam, or on a scoring board with a seam of one's own. */
 final class TurnedMethod

@@ -13,11 +13,11 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Tolerance;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\SizingRequest;
 use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\Tips;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Sheet\TurnedSquare;
+use Gimbo\Core\Spec\SizingRequest;
 
 /** The patterns of the diagonal family. Frame: see TurnedSquare. */
 final readonly class TurnedPattern

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Make\Shared;
 
-use Gimbo\Core\Figure\Figures;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\SizingRequest;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Tool\Tools;
 
 /** What may mend a fit that fails, the least change first. Whether it does is Sizing's to try. */

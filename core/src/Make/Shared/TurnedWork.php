@@ -6,23 +6,23 @@ namespace Gimbo\Core\Make\Shared;
 
 use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Join;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Settle\PieceFigures;
 use Gimbo\Core\Sheet\Flap;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Sheet\MeasureKind;
 use Gimbo\Core\Sheet\Tips;
 use Gimbo\Core\Sheet\TurnedLayout;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\AwayOp;
 use Gimbo\Core\Steps\Op\FoldOp;
 use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\LineOp;
 use Gimbo\Core\Steps\Op\NameOp;
 use Gimbo\Core\Steps\Op\Op;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\Spot;
 use Gimbo\Core\Steps\With;
@@ -196,11 +196,11 @@ final readonly class TurnedWork
             // The line there already, from the side before, shows where this tip must come to lie.
             if ($this->bench->knows($crease)) {
                 $lined = $this->bench->at($crease, $deep);
-                $or[] = [new LineOp($crease.Bench::AGAIN, Stroke::Score, Line::through($lined, self::DEGREES[$flap]), $lined, $this->bench->at($crease, $this->otherEdge($flap, $edge)))];
+                $or[] = [new LineOp($crease.Bench::AGAIN, LineKind::Score, Line::through($lined, self::DEGREES[$flap]), $lined, $this->bench->at($crease, $this->otherEdge($flap, $edge)))];
             }
             $id = $crease.($this->bench->knows($crease) ? Bench::AGAIN : '');
             $on = Line::through($tip, self::DEGREES[$flap]);
-            $ops[] = $this->bench->draw(Stroke::Score, $id, $on, $tip, $this->bench->at($on, $this->otherEdge($flap, $edge)), $i);
+            $ops[] = $this->bench->draw(LineKind::Score, $id, $on, $tip, $this->bench->at($on, $this->otherEdge($flap, $edge)), $i);
         }
         $ops[] = $this->bench->away(Waste::Notch, ...$this->notchAt($tip, $measure->creases, $edge, $isSecond));
 
@@ -251,7 +251,7 @@ final readonly class TurnedWork
             }
             $crease = $measure->creases[0];
             $on = $this->bench->corner($measure->from, $measure->at->toMillimetres(), $measure->standoff?->toMillimetres() ?? 0.0);
-            $score = $this->bench->across(Stroke::Score, $crease, $on, ...self::EDGES[self::flapOf($crease)], measure: $i);
+            $score = $this->bench->across(LineKind::Score, $crease, $on, ...self::EDGES[self::flapOf($crease)], measure: $i);
             $steps[] = $this->step("score/$crease", Deed::Score, With::ScoringBoard, [$score], self::CORNER_LEFT[$measure->from], $measure->from, advice: $n === 0 ? ['mark-the-middle-groove', ...$advice] : []);
         }
 
@@ -295,7 +295,7 @@ final readonly class TurnedWork
             // No longer than half the gusset it is glued to, where the other tab lies too.
             $end = $isLong ? $bench->beside($bottom, $half, 'bottom') : $bench->line(Flap::BOTTOM);
             $ops = $isLong ? [$bench->away(Waste::Corner, ...$this->cell([$side, $gusset], [Flap::BOTTOM, $end], $edge))] : [];
-            $steps[] = $this->step("tab/$name", Deed::Slit, With::Scissors, [...$ops, $bench->draw(Stroke::Cut, "cut-$name", $bench->line($gusset), $bench->at($gusset, $end), $bench->at($gusset, $bottom))], about: ["$name-tab"]);
+            $steps[] = $this->step("tab/$name", Deed::Slit, With::Scissors, [...$ops, $bench->draw(LineKind::Cut, "cut-$name", $bench->line($gusset), $bench->at($gusset, $end), $bench->at($gusset, $bottom))], about: ["$name-tab"]);
         }
 
         return $steps;
@@ -309,14 +309,14 @@ final readonly class TurnedWork
             if ($measure->creases === [Tips::TOP]) {
                 $on = $this->bench->corner($measure->from, $measure->at->toMillimetres(), 0.0);
                 [$one, $two] = [$this->tipEnd($on, Flap::TOP, self::TIPS[Flap::TOP][0]), $this->tipEnd($on, Flap::TOP, self::TIPS[Flap::TOP][1])];
-                $score = $this->bench->draw(Stroke::Score, Tips::TOP, $on, $one[0], $two[0], $i);
+                $score = $this->bench->draw(LineKind::Score, Tips::TOP, $on, $one[0], $two[0], $i);
                 $steps[] = $this->step('score/top-tip', Deed::Score, With::ScoringBoard, [$score], self::CORNER_LEFT[$measure->from], $measure->from, about: [Flap::TOP]);
             } elseif ($measure->kind === MeasureKind::Trim) {
                 $flap = $measure->creases[0];
                 [$upright, $level] = self::TIPS[$flap];
                 $on = $this->bench->corner($measure->from, $measure->at->toMillimetres(), 0.0);
                 [$one, $two] = [$this->tipEnd($on, $flap, $upright), $this->tipEnd($on, $flap, $level)];
-                $cut = $this->bench->draw(Stroke::Cut, "tip-$flap", $on, $one[0], $two[0], $i);
+                $cut = $this->bench->draw(LineKind::Cut, "tip-$flap", $on, $one[0], $two[0], $i);
                 $steps[] = $this->step("tip/$flap", Deed::CutAway, With::Trimmer, [$cut, $this->bench->away(Waste::Tip, ...$one, ...[$this->bench->at($upright, $level)], ...array_reverse($two))], about: [$flap]);
             }
         }

@@ -8,9 +8,9 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\Setting;
 use Gimbo\Core\Sheet\NothingLeft;
+use Gimbo\Core\Sheet\Planning;
+use Gimbo\Core\Sheet\Setting;
 use Gimbo\Core\Tool\ToolKind;
 
 /**

@@ -7,10 +7,6 @@ namespace Gimbo\Core\Make\SlantGateCard;
 use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -21,32 +17,36 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\CardSize;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\RailLine;
-use Gimbo\Core\Setting\Settings;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Sheet\MeasureKind;
 use Gimbo\Core\Sheet\NothingLeft;
+use Gimbo\Core\Sheet\Planning;
+use Gimbo\Core\Sheet\RailLine;
+use Gimbo\Core\Sheet\Settings;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\FoldOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\NameOp;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -153,9 +153,9 @@ final readonly class SlantGateCard implements Make
         return [];
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Card;
+        return PaperKind::Card;
     }
 
     public function isHeldByBand(): bool
@@ -270,7 +270,7 @@ final readonly class SlantGateCard implements Make
             $meets = $isUpper ? $side : 'bottom';
             $rail = $bench->rail($on, $measure->from, $measure->at->toMillimetres(), $meets);
             $out = $bench->at($rail, $meets);
-            $cut = $bench->draw(Stroke::Cut, ($isUpper ? 'tip' : 'foot')."-$side", $rail, $on, $out, $i);
+            $cut = $bench->draw(LineKind::Cut, ($isUpper ? 'tip' : 'foot')."-$side", $rail, $on, $out, $i);
             $advice = [$isUpper ? 'score-end-on-the-rail' : 'tip-on-the-rail', ...($side === 'right' && $isUpper ? ['left-and-right-are-mirror-images'] : [])];
             $steps[] = $work->step("slant/$measure->from", Deed::CutAway, With::Trimmer, [$cut, $bench->away(Waste::Taper, $on, $bench->at($side, $end), $out)], $measure->rail->turnDegrees(), $measure->from, advice: $advice, about: ["$side-flap"]);
         }

@@ -8,11 +8,6 @@ use Gimbo\Core\Crease\FaceRole;
 use Gimbo\Core\Crease\Join;
 use Gimbo\Core\Crease\JoinEnd;
 use Gimbo\Core\Crease\PatternBuilder;
-use Gimbo\Core\Figure\Extents;
-use Gimbo\Core\Figure\Figures;
-use Gimbo\Core\Figure\PieceFigures;
-use Gimbo\Core\Figure\Place;
-use Gimbo\Core\Figure\Plan;
 use Gimbo\Core\Fit\Dimension;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
@@ -24,32 +19,37 @@ use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
 use Gimbo\Core\Make\Shared\BoxRoom;
 use Gimbo\Core\Make\Shared\FromPaper;
 use Gimbo\Core\Make\Shared\GridWork;
-use Gimbo\Core\Make\Stock;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Request\Clearance;
-use Gimbo\Core\Request\Item;
-use Gimbo\Core\Request\OptionSpec;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
-use Gimbo\Core\Setting\Planning;
-use Gimbo\Core\Setting\Settings;
+use Gimbo\Core\Settle\Extents;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Settle\PieceFigures;
+use Gimbo\Core\Settle\Place;
+use Gimbo\Core\Settle\Plan;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridAxis;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Sheet\MeasureKind;
+use Gimbo\Core\Sheet\Planning;
+use Gimbo\Core\Sheet\Settings;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Clearance;
+use Gimbo\Core\Spec\Item;
+use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\Op;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -193,9 +193,9 @@ final readonly class SlopeBox implements Make
         return [...self::seams($figures->request), ...self::tabJoins($figures->request)];
     }
 
-    public function stock(): Stock
+    public function stock(): PaperKind
     {
-        return Stock::Box;
+        return PaperKind::Box;
     }
 
     public function isHeldByBand(): bool
@@ -270,7 +270,7 @@ final readonly class SlopeBox implements Make
             $end = $isShort ? $bench->beside($x, $reach->toMillimetres(), $side) : $bench->line($side);
             $ops = [];
             foreach (array_filter([$row + 1 => $above, $row => $below]) as $line => $wall) {
-                $ops[] = $bench->draw(Stroke::Cut, "cut-$wall-$side", $bench->line("y$line"), $bench->at($end, "y$line"), $bench->at($x, "y$line"));
+                $ops[] = $bench->draw(LineKind::Cut, "cut-$wall-$side", $bench->line("y$line"), $bench->at($end, "y$line"), $bench->at($x, "y$line"));
             }
             $isShort && $ops[] = $bench->away(Waste::Corner, $bench->at($side, $work->row($row)), $bench->at($side, $work->row($row + 1)), $bench->at($end, $work->row($row + 1)), $bench->at($end, $work->row($row)));
             $steps[] = $work->step("tab/$side", Deed::Slit, With::Scissors, $ops, about: ["$side-tab"]);

@@ -19,18 +19,18 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Make\Shared\GridWork;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Request\SizingRequest;
-use Gimbo\Core\Setting\Axis;
-use Gimbo\Core\Setting\Planning;
+use Gimbo\Core\Sheet\Axis;
 use Gimbo\Core\Sheet\AxisPlan;
 use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
+use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
 use Gimbo\Core\Steps\Op\JoinOp;
+use Gimbo\Core\Steps\Op\LineKind;
 use Gimbo\Core\Steps\Op\Op;
-use Gimbo\Core\Steps\Op\Stroke;
 use Gimbo\Core\Steps\Op\Waste;
 use Gimbo\Core\Steps\With;
 use Gimbo\Core\Steps\WorkStep;
@@ -197,7 +197,7 @@ final readonly class Wall
         $inside = $this->isDoubled ? $bench->beside($outX, $wedge, self::OPPOSITE[$side]) : $bench->in($side, $wedge);
 
         return [
-            $bench->draw(Stroke::Cut, "cut-$end-$side", $bench->line($x), $bench->at($x, $tabEnd), $bench->at($x, $y)),
+            $bench->draw(LineKind::Cut, "cut-$end-$side", $bench->line($x), $bench->at($x, $tabEnd), $bench->at($x, $y)),
             $bench->away(Waste::Wedge, $bench->at($x, $y), $bench->at($x, $tabEnd), $bench->at($bench->beside($x, $wedge, $side), $tabEnd)),
             $bench->away(Waste::Wedge, $bench->at($outX, $y), $bench->at($outX, $tabEnd), $bench->at($inside, $tabEnd)),
         ];

@@ -14,7 +14,7 @@ final readonly class LineOp implements Op
      * @param string $id its own on the piece
      * @param ?int $measure its reading among the piece's measures, where it has one
      */
-    public function __construct(public string $id, public Stroke $kind, public Line $on, public Spot $from, public Spot $to, public ?int $measure = null)
+    public function __construct(public string $id, public LineKind $kind, public Line $on, public Spot $from, public Spot $to, public ?int $measure = null)
     {
     }
 }

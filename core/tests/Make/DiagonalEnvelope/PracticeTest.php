@@ -6,8 +6,8 @@ namespace Gimbo\Core\Tests\Make\DiagonalEnvelope;
 
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Setting\Measure;
-use Gimbo\Core\Setting\MeasureKind;
+use Gimbo\Core\Sheet\Measure;
+use Gimbo\Core\Sheet\MeasureKind;
 use Gimbo\Core\Sheet\TurnedSquare;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Tests\Specs;
