@@ -13,7 +13,8 @@ count($before) === count($specs) && count($after) === count($specs) || exit("not
 $differ = [];
 $held = 0;
 foreach ($specs as $line => $json) {
-    $make = json_decode($json, true, 16, JSON_THROW_ON_ERROR)['make'];
+    $make = json_decode($json, true, 16, JSON_THROW_ON_ERROR)['make'] ?? '?';
+    is_string($make) || $make = '?';
     [$one, $other] = [json_decode($before[$line], true, 4, JSON_THROW_ON_ERROR), json_decode($after[$line], true, 4, JSON_THROW_ON_ERROR)];
     foreach ($one as $part => $hash) {
         $held++;

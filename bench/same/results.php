@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Sizes the specs of a file with the core under a folder, and prints a line of JSON for each: its result part by part, its picture,
- * and for every fifth what a step more or less and one missed figure do. `php results.php ROOT SPECS [LINE]`; with LINE only
+ * for every fifth what a step more or less and one missed figure do, and for every fourth its fields and what some edits make of it. `php results.php ROOT SPECS [LINE]`; with LINE only
  * that one, written out whole, else a short hash of each part. Reads the core of today and of the commit it is held against.
  */
 
@@ -13,7 +13,6 @@ use Gimbo\Core\Exchange\AlternativesWriter;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Exchange\StillWriter;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Measure\System;
 use Gimbo\Core\Sizing;
 
 [, $root, $specs] = $argv;
@@ -21,26 +20,62 @@ $only = isset($argv[3]) ? (int) $argv[3] : null;
 require "$root/core/tests/bootstrap.php";
 
 $sizing = Sizing::ofEverything();
+$refused = fn (InvalidDocument $error): array => array_map(fn ($problem) => [$problem->at, $problem->reason], $error->problems);
+
+/**
+ * Every field that can be changed, and what three changes make of the spec, or why they cannot be made.
+ *
+ * @param array<string, mixed> $spec
+ */
+function edits(Sizing $sizing, array $spec): array
+{
+    global $refused;
+    $fields = $sizing->fields($sizing->request($spec));
+    $known = array_map(fn ($field) => [$field->text(), $field->isGiven, $field->mayBeZero, $field->unit->value], $fields);
+    $change = class_exists('Gimbo\\Core\\Spec\\Change') ? 'Gimbo\\Core\\Spec\\Change' : 'Gimbo\\Core\\Request\\Change';
+    mt_srand(crc32(json_encode($spec)));
+    $after = [];
+    foreach (range(1, 3) as $n) {
+        $at = array_rand($fields);
+        $to = ['5', ' 4 1/4 ', '4.5 cm', '1/7 in', 'x', '', null, '12 mm', '0', '3/8"'][mt_rand(0, 9)];
+        $changes = [mt_rand(0, 2) === 0 ? $change::nudge($at, mt_rand(-3, 3)) : $change::set($at, $to)];
+        mt_rand(0, 3) === 0 && $changes[] = $change::set(['/system', '/make', '/holds/count', '/tools/score', '/paper/colour'][$n], ['metric', 'note-wallet', '7', '1/8, 1 mm', '#aabbcc'][$n]);
+        try {
+            $after[] = [$at, $to, $sizing->edited($spec, $changes)];
+        } catch (InvalidDocument $error) {
+            $after[] = [$at, $to, $refused($error)];
+        }
+    }
+
+    return [$known, $after];
+}
 foreach (new SplFileObject($specs) as $line => $json) {
     if (! is_string($json) || trim($json) === '' || ($only !== null && $only !== $line)) {
         continue;
     }
     $spec = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
-    $design = $sizing->size($spec);
+    $parts = [];
+    try {
+        $line % 4 === 0 && $parts['edits'] = edits($sizing, $spec);
+        $design = $sizing->size($spec);
+    } catch (InvalidDocument $error) {
+        echo $text($only === null ? ['refused' => hash('xxh64', $text($refused($error)))] : ['refused' => $refused($error)]), "\n";
+
+        continue;
+    }
     $result = DesignWriter::write($design);
-    $parts = ['work' => [$result['steps'], $result['byTool']]];
+    $parts['work'] = [$result['steps'], $result['byTool']];
     unset($result['steps'], $result['byTool']);
-    // What is glued to what, and the mats, apart; what has been added to results since is nothing that could differ.
+    // What is glued to what apart; what has been added to results since is nothing that could differ.
     foreach ($result['pieces'] as &$piece) {
         $parts['glue'][] = [$piece['fold']['faces_gimbo:glue'], $piece['glue']];
-        $parts['mats'][] = $piece['mats'];
-        unset($piece['fold']['faces_gimbo:glue'], $piece['glue'], $piece['mats']);
+        unset($piece['fold']['faces_gimbo:glue'], $piece['glue']);
         unset($piece['fold']['faces_gimbo:role'], $piece['fold']['faces_gimbo:twin'], $piece['fold']['gimbo:standing']);
     }
     unset($piece);
     $parts += ['result' => $result, 'picture' => StillWriter::write($design)];
     if ($line % 5 === 0) {
-        $system = System::from($spec['system']);
+        $system = $design->request->system;
         $parts['neighbours'] = AlternativesWriter::write($sizing->alternatives($spec), $system);
         $chance = crc32($json);
         $piece = $design->pieces[$chance % count($design->pieces)];

@@ -127,6 +127,26 @@ final class Specs
     }
 
     /**
+     * The same with one thing in it that is wrong, or may be: a field that is not known, or one with something else in it.
+     *
+     * @param array<string, mixed> $spec
+     * @return array<string, mixed>
+     */
+    public static function broken(array $spec): array
+    {
+        $values = ['x', '', 5, -1, 0.5, true, [], ['width' => '1 in'], ['1 in'], '0 mm', '-1 mm', '3 m', '4', '4 1/4 in', 'none', '#aabbcc', null, 100_000];
+        $value = $values[mt_rand(0, count($values) - 1)];
+        $path = [];
+        for ($here = &$spec; is_array($here) && $here !== [] && ($path === [] || mt_rand(0, 4) > 0); $here = &$here[$key]) {
+            $key = array_rand($here);
+            $path[] = $key;
+        }
+        mt_rand(0, 4) === 0 && is_array($here) ? $here[['fold', 'size', 'id', 'border'][mt_rand(0, 3)]] = $value : $here = $value;
+
+        return $spec;
+    }
+
+    /**
      * @param callable(int, int): string $length
      * @return array<string, mixed>
      */
