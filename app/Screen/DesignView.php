@@ -7,17 +7,19 @@ namespace App\Screen;
 use App\Models\Design;
 use App\Shelf\Draft;
 use Gimbo\Core\Design\Design as Sized;
+use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Kind;
 use Gimbo\Core\Spec\Likely;
-use Gimbo\Core\Spec\OptionKind;
-use Gimbo\Core\Spec\OptionSpec;
-use Gimbo\Core\Spec\Role;
+use Gimbo\Core\Spec\Row;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 
 /** A design as the browser gets it: what is kept, what can be changed, and what the core makes of it. */
 final readonly class DesignView
 {
+    private const ONE_IS_USUAL = ['/wanted'];
+
     public function __construct(private Sizing $sizing, private SizedView $sized)
     {
     }
@@ -77,27 +79,14 @@ final readonly class DesignView
         foreach ($this->sizing->fields($sized->request) as $at => $field) {
             $fields[$at] = ['text' => $field->text(), 'given' => $field->isGiven, 'likely' => Likely::meant($field)];
         }
-        $item = $sized->request->item;
-
-        foreach ($this->options($sized) as $option) {
-            if ($option->kind === OptionKind::Count) {
-                $fields["/options/$option->id"] = [
-                    'text' => (string) $sized->request->options->count($option->id),
-                    'given' => isset(((array) ($sized->request->spec['options'] ?? []))[$option->id]),
-                ];
-            }
+        $spec = new FieldReader($sized->request->spec);
+        foreach ($sized->request->counts as $at => $count) {
+            // One is what is usual where nothing is said; how many are held is said whatever they are.
+            $isSaid = $spec->get($at) !== null && ! (in_array($at, self::ONE_IS_USUAL, true) && $count === 1);
+            $fields[$at] = ['text' => (string) $count, 'given' => $at === '/holds/count' || $isSaid];
         }
 
-        foreach ($sized->request->with as $addition) {
-            $addition->role === Role::Label && $fields["/with/$addition->index/count"] = ['text' => (string) $addition->count, 'given' => $addition->count !== 1];
-        }
-
-        $layers = ((array) ($sized->request->spec['holds'] ?? []))['layers'] ?? null;
-        if (is_array($layers) && isset($fields['/holds/layers/card'])) {
-            $fields['/holds/layers/mats'] = ['text' => is_int($layers['mats'] ?? null) ? (string) $layers['mats'] : '0', 'given' => isset($layers['mats'])];
-        }
-
-        return $fields + ['/holds/count' => ['text' => (string) $item->count, 'given' => true], '/wanted' => ['text' => (string) $sized->request->wanted, 'given' => $sized->request->wanted > 1]];
+        return $fields;
     }
 
     /** @return array<string, string> by pointer */
@@ -110,13 +99,13 @@ final readonly class DesignView
             is_string($value) && $choices[$at] = $value;
         }
         foreach ($this->options($sized) as $option) {
-            $option->kind === OptionKind::Choice && $choices["/options/$option->id"] = $sized->request->options->choice($option->id);
+            $option->kind === Kind::Choice && $choices["/options/$option->name"] = $sized->request->options->choice($option->name);
         }
 
         return $choices;
     }
 
-    /** @return list<OptionSpec> */
+    /** @return list<Row> */
     private function options(Sized $sized): array
     {
         return $this->sizing->makes->find($sized->request->make)?->options() ?? [];

@@ -17,7 +17,9 @@ final class PieceName
             return self::made($words, $id);
         }
         if ($added->role === 'label') {
-            return $added->addition->text === '' ? $words->sentence('added.label') : $words->sentence('added.label.text', ['text' => $added->addition->text]);
+            $text = $added->addition->text('text');
+
+            return $text === '' ? $words->sentence('added.label') : $words->sentence('added.label.text', ['text' => $text]);
         }
         $isSecond = isset($added->placings[0]) && $design->figures->outfit->piece($added->placings[0]->piece) !== null;
         $panels = array_values(array_unique(array_map(fn (Placing $placing) => self::panel($words, $design, $placing), $added->placings)));

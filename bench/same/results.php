@@ -20,6 +20,15 @@ $only = isset($argv[3]) ? (int) $argv[3] : null;
 require "$root/core/tests/bootstrap.php";
 
 $sizing = Sizing::ofEverything();
+$sort = function (mixed $part) use (&$sort): mixed {
+    if (! is_array($part)) {
+        return $part;
+    }
+    array_is_list($part) || ksort($part);
+
+    return array_map($sort, $part);
+};
+$text = fn (mixed $part): string => json_encode($sort($part), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
 $refused = fn (InvalidDocument $error): array => array_map(fn ($problem) => [$problem->at, $problem->reason], $error->problems);
 
 /**
@@ -31,7 +40,8 @@ function edits(Sizing $sizing, array $spec): array
 {
     global $refused;
     $fields = $sizing->fields($sizing->request($spec));
-    $known = array_map(fn ($field) => [$field->text(), $field->isGiven, $field->mayBeZero, $field->unit->value], $fields);
+    ksort($fields);
+    $known = array_map(fn ($field) => [$field->text(), $field->isGiven, $field->unit->value], $fields);
     $change = class_exists('Gimbo\\Core\\Spec\\Change') ? 'Gimbo\\Core\\Spec\\Change' : 'Gimbo\\Core\\Request\\Change';
     mt_srand(crc32(json_encode($spec)));
     $after = [];
@@ -88,14 +98,5 @@ foreach (new SplFileObject($specs) as $line => $json) {
         }
         $parts['missed'] = $missed === null ? null : AlternativesWriter::missed($missed, $system);
     }
-    $sort = function (mixed $part) use (&$sort): mixed {
-        if (! is_array($part)) {
-            return $part;
-        }
-        array_is_list($part) || ksort($part);
-
-        return array_map($sort, $part);
-    };
-    $text = fn (mixed $part): string => json_encode($sort($part), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     echo $text($only === null ? array_map(fn (mixed $part) => hash('xxh64', $text($part)), $parts) : $parts), "\n";
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core;
 
 use Gimbo\Core\Added\Dressed;
+use Gimbo\Core\Added\Roles;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Fit\Fit;
@@ -37,9 +38,12 @@ final readonly class Sizing
 {
     private SpecReader $reader;
 
-    public function __construct(public Makes $makes)
+    public Roles $added;
+
+    public function __construct(public Makes $makes, ?Roles $added = null)
     {
-        $this->reader = new SpecReader($makes);
+        $this->added = $added ?? Roles::all();
+        $this->reader = new SpecReader($makes, $this->added);
     }
 
     public static function ofEverything(): self
@@ -98,7 +102,7 @@ final readonly class Sizing
     /** @return array<string, Field> every length of the request that can be changed, by pointer */
     public function fields(SizingRequest $request): array
     {
-        return Fields::of($request, $this->make($request)->chosenLengths($request));
+        return Fields::of($request, $this->reader->table($request->make), $this->make($request)->chosenLengths($request));
     }
 
     /**
@@ -113,7 +117,7 @@ final readonly class Sizing
     {
         $request = $this->request($spec);
 
-        return SpecEditor::apply($request, $this->fields($request), $changes);
+        return SpecEditor::apply($request, $this->reader->table($request->make), $this->fields($request), $changes);
     }
 
     /**

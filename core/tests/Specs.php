@@ -6,7 +6,7 @@ namespace Gimbo\Core\Tests;
 
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
-use Gimbo\Core\Spec\OptionKind;
+use Gimbo\Core\Spec\Kind;
 
 /** Specs for tests, short to write. */
 final class Specs
@@ -137,12 +137,16 @@ final class Specs
         $values = ['x', '', 5, -1, 0.5, true, [], ['width' => '1 in'], ['1 in'], '0 mm', '-1 mm', '3 m', '4', '4 1/4 in', 'none', '#aabbcc', null, 100_000];
         $value = $values[mt_rand(0, count($values) - 1)];
         $path = [];
+
         for ($here = &$spec; is_array($here) && $here !== [] && ($path === [] || mt_rand(0, 4) > 0); $here = &$here[$key]) {
             $key = array_rand($here);
             $path[] = $key;
         }
         mt_rand(0, 4) === 0 && is_array($here) ? $here[['fold', 'size', 'id', 'border'][mt_rand(0, 3)]] = $value : $here = $value;
 
+        assert(is_array($spec));
+
+        /** @var array<string, mixed> */
         return $spec;
     }
 
@@ -154,10 +158,10 @@ final class Specs
     {
         $options = [];
         foreach (Makes::all()->find($make)?->options() ?? [] as $option) {
-            if ($option->kind === OptionKind::Choice) {
-                $options[$option->id] = $option->choices[mt_rand(0, count($option->choices) - 1)];
+            if ($option->kind === Kind::Choice) {
+                $options[$option->name] = $option->choices[mt_rand(0, count($option->choices) - 1)];
             } elseif (mt_rand(0, 3) === 0) {
-                $options[$option->id] = $option->kind === OptionKind::Count ? mt_rand($option->least, min($option->most, $option->least + 8)) : $length(1, 3);
+                $options[$option->name] = $option->kind === Kind::Count ? mt_rand($option->least, min($option->most, $option->least + 8)) : $length(1, 3);
             }
         }
 

@@ -37,7 +37,7 @@ final class WordsTest extends TestCase
         foreach ($sizing->makes->list() as $make) {
             array_push($keys, "make.{$make->id()}", "make.{$make->id()}.noun");
             foreach ($make->options() as $option) {
-                array_push($keys, "field.options.$option->id", ...array_map(fn (string $choice) => "choice.$choice", $option->choices));
+                array_push($keys, "field.options.$option->name", ...array_map(fn (string $choice) => "choice.$choice", $option->choices));
             }
             for ($i = 0; $i < 100; $i++) {
                 array_push($keys, ...self::keysOf(DesignWriter::write($sizing->size(Specs::random($make->id())))));

@@ -11,7 +11,7 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Paper\NamedSize;
 use Gimbo\Core\Sizing;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Illuminate\Http\JsonResponse;
 
 /** What can be made and which sizes have names. */
@@ -23,8 +23,8 @@ final class CatalogueController
             'makes' => array_map(fn (Make $make) => [
                 'id' => $make->id(),
                 'holds' => array_column($make->holds(), 'value'),
-                'options' => array_map(fn (OptionSpec $option) => [
-                    'id' => $option->id, 'kind' => $option->kind->value, 'choices' => $option->choices, 'least' => $option->least, 'most' => $option->most,
+                'options' => array_map(fn (Row $option) => [
+                    'id' => $option->name, 'kind' => $option->kind->value, 'choices' => $option->choices, 'least' => $option->least, 'most' => $option->most,
                     'thickerThan' => $option->thickerThan?->toMillimetres(), 'when' => $option->when === null ? null : ['options' => $option->when[0], 'choice' => $option->when[1]],
                 ], $make->options()),
             ], $sizing->makes->list()),

@@ -33,7 +33,6 @@ use Gimbo\Core\Sheet\NothingLeft;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Spec\Addition;
 use Gimbo\Core\Spec\Border;
-use Gimbo\Core\Spec\Role;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Opening;
 use Gimbo\Core\Steps\OpeningKind;
@@ -101,24 +100,24 @@ final class Outfitter
             }
         }
         foreach ($request->with as $addition) {
-            match ($addition->role) {
-                Role::Mat => $outfitter->mats($addition),
-                Role::Strip => $outfitter->strips($addition),
-                Role::Label => $outfitter->labels($addition),
-                Role::Liner => $outfitter->liner($addition),
+            match ($addition->role->id()) {
+                'mat' => $outfitter->mats($addition),
+                'strip' => $outfitter->strips($addition),
+                'label' => $outfitter->labels($addition),
+                'liner' => $outfitter->liner($addition),
                 default => null,
             };
         }
         // A window goes through what lies on its panel, whichever was added first; what holds a flap keeps clear of it.
         foreach ($request->with as $addition) {
-            $addition->role === Role::Window && $outfitter->windows($addition);
+            $addition->role->id() === 'window' && $outfitter->windows($addition);
         }
         foreach ($request->with as $addition) {
-            match ($addition->role) {
-                Role::Emboss => $outfitter->emboss($addition),
-                Role::Closure => $outfitter->closure($addition),
-                Role::Band => $outfitter->band($addition),
-                Role::Ribbon => $outfitter->ribbon($addition),
+            match ($addition->role->id()) {
+                'emboss' => $outfitter->emboss($addition),
+                'closure' => $outfitter->closure($addition),
+                'band' => $outfitter->band($addition),
+                'ribbon' => $outfitter->ribbon($addition),
                 default => null,
             };
         }
@@ -131,7 +130,7 @@ final class Outfitter
         $border = $addition->border ?? Border::alike(Length::zero());
         foreach ($this->carriers($addition) as $carrier) {
             $ring = Rings::inset($carrier->own(), $border);
-            $this->lay($addition, 'mat', $carrier, $ring, $border, $this->request->paperNamed($addition->paper));
+            $this->lay($addition, 'mat', $carrier, $ring, $border, $this->request->paperNamed($addition->paper()));
         }
         $this->alike($addition);
     }
@@ -147,14 +146,14 @@ final class Outfitter
             $ring = $ring === null ? null : ($addition->choice('way') === 'across'
                 ? Rings::between($ring, $left - 1, $right + 1, max($low, $middle->y - $width / 2), min($high, $middle->y + $width / 2))
                 : Rings::between($ring, max($left, $middle->x - $width / 2), min($right, $middle->x + $width / 2), $low - 1, $high + 1));
-            $this->lay($addition, 'strip', $carrier, $ring ?: null, Border::alike(Length::zero()), $this->request->paperNamed($addition->paper));
+            $this->lay($addition, 'strip', $carrier, $ring ?: null, Border::alike(Length::zero()), $this->request->paperNamed($addition->paper()));
         }
         $this->alike($addition);
     }
 
     private function labels(Addition $addition): void
     {
-        $paper = $this->request->paperNamed($addition->paper);
+        $paper = $this->request->paperNamed($addition->paper());
         [$width, $height] = [$addition->length('width'), $addition->length('height')];
         $asked = fn (Length $length, Dimension $dimension): MakeUp => MakeUp::of(new Term(TermKind::Asked, $length, $dimension));
         if ($addition->on === null) {
@@ -163,7 +162,7 @@ final class Outfitter
                 $outline = Polygon::rectangle(0, 0, $grid->columns->total->toMillimetres(), $grid->rows->total->toMillimetres());
                 [$radius, $fits] = Worked::radius($addition, $addition->id, $outline, null, new Point(0, 0));
                 array_push($this->fits, ...$fits);
-                $this->pieces[] = new AddedPiece('label', $addition, $paper, PieceFigures::ofGrid($addition->id, $grid, count: $addition->count), $outline, self::plain('label', Worked::rounded($outline, $radius)), [], [], radius: $radius);
+                $this->pieces[] = new AddedPiece('label', $addition, $paper, PieceFigures::ofGrid($addition->id, $grid, count: $addition->count('count')), $outline, self::plain('label', Worked::rounded($outline, $radius)), [], [], radius: $radius);
             }
 
             return;
@@ -445,15 +444,15 @@ final class Outfitter
         $seen = $this->sideOf($addition, $carrier);
         $hidden = $seen === Side::Inside ? Side::Outside : Side::Inside;
         $margin = 0.0;
-        if ($addition->rim !== null) {
+        if ($addition->paperOf('rim') !== null) {
             $margin = $addition->length('rim/width')->toMillimetres();
-            $this->around($addition, 'rim', $carrier, $own, $margin, $hidden, $addition->rim, true);
+            $this->around($addition, 'rim', $carrier, $own, $margin, $hidden, $addition->paperOf('rim'), true);
         }
-        if ($addition->backing !== null) {
-            $this->around($addition, 'backing', $carrier, $own, max($margin, $addition->length('backing/margin')->toMillimetres()), $hidden, $addition->backing, false);
+        if ($addition->paperOf('backing') !== null) {
+            $this->around($addition, 'backing', $carrier, $own, max($margin, $addition->length('backing/margin')->toMillimetres()), $hidden, $addition->paperOf('backing'), false);
         }
-        if ($addition->frame !== null) {
-            $this->around($addition, 'frame', $carrier, $own, $addition->length('frame/width')->toMillimetres(), $seen, $addition->frame, true);
+        if ($addition->paperOf('frame') !== null) {
+            $this->around($addition, 'frame', $carrier, $own, $addition->length('frame/width')->toMillimetres(), $seen, $addition->paperOf('frame'), true);
         }
     }
 
@@ -536,7 +535,7 @@ final class Outfitter
             $outline = Polygon::of(array_map(fn (Point $p) => new Point($p->x - $aside, $p->y - $down), Rings::between($lining->ring, $aside, $aside + $grid->columns->total->toMillimetres(), $down, $down + $grid->rows->total->toMillimetres())));
             $on = array_combine(array_map(fn (string $face) => "liner-$face", $lining->faces), $lining->faces);
             $this->pieces[] = new AddedPiece(
-                'liner', $addition, $this->request->paperNamed($addition->paper), PieceFigures::ofGrid($addition->id, $grid), $outline, $whole, [],
+                'liner', $addition, $this->request->paperNamed($addition->paper()), PieceFigures::ofGrid($addition->id, $grid), $outline, $whole, [],
                 [new Placing($id, $lining->faces[0], Side::Inside, $lining->toSheet(new Point($aside, $down)), $lining->radians, $on)],
             );
 
@@ -626,7 +625,7 @@ final class Outfitter
         if ($grid !== null) {
             $middle = new Point($grid->columns->total->toMillimetres() / 2, $grid->rows->total->toMillimetres() / 2);
             $outline = Polygon::of(Rings::fitted(Opening::circle($across->toMillimetres())->at($middle)->points(), $grid->sheet()));
-            $this->pieces[] = new AddedPiece($role, $addition, $this->request->paperNamed($addition->paper), PieceFigures::ofGrid($id, $grid, count: $count), $outline, self::plain($role, $outline), [], []);
+            $this->pieces[] = new AddedPiece($role, $addition, $this->request->paperNamed($addition->paper()), PieceFigures::ofGrid($id, $grid, count: $count), $outline, self::plain($role, $outline), [], []);
         }
     }
 
@@ -646,7 +645,7 @@ final class Outfitter
 
             return;
         }
-        $paper = $this->request->paperNamed($addition->paper);
+        $paper = $this->request->paperNamed($addition->paper());
         [$overlap, $cut] = [$addition->length('overlap'), $this->request->tools->cut];
         $round = $this->round();
         $longest = $paper->sheet === null ? null : $cut->down(Length::max($paper->sheet->width, $paper->sheet->height));

@@ -146,7 +146,7 @@ final class DesignWriter
             'panel' => $bottom === null ? null : "$bottom->piece/$bottom->face",
             'mirrors' => $added->mirrors,
             'below' => round($piece->below(), self::DECIMALS),
-            'text' => $added->addition->text === '' ? null : $added->addition->text,
+            'text' => $added->addition->text('text') ?: null,
             'place' => isset($added->placings[0]) ? self::place($added->placings[0]) : null,
             'places' => array_map(self::place(...), $added->placings),
         ];

@@ -12,7 +12,6 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Spec\Field;
-use Gimbo\Core\Spec\Role;
 use Gimbo\Core\Spec\SpecEditor;
 
 /**
@@ -187,8 +186,8 @@ final readonly class Mending
         $remedies = [];
         foreach ($request->with as $addition) {
             $isIts = $fit->piece !== null && ($fit->piece === $addition->id || str_starts_with($fit->piece, "$addition->id-"));
-            if ($fit->id === HeldShut::FIT && $addition->role === Role::Closure) {
-                foreach ($addition->role->choices()['by'] as $kind) {
+            if ($fit->id === HeldShut::FIT && $addition->role->id() === 'closure') {
+                foreach (['dot', 'string', 'slit', 'catch'] as $kind) {
                     $kind === $addition->choice('by') || $remedies[] = new Remedy("closure-$kind", ["/with/$addition->index/by" => $kind, "/with/$addition->index/size" => null]);
                 }
             } elseif ($isIts && isset(self::OF_ADDED[$fit->id])) {

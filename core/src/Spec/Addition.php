@@ -19,37 +19,55 @@ final readonly class Addition
     /**
      * @param int $index in the spec
      * @param ?string $on a panel (`lid/base`), all panels of a piece (`lid/*`), all there are (`*`), or the id of what was added before
-     * @param string $paper id of its paper; of a closure, that of its discs or its catch
+     * @param array<string, string> $papers ids of papers, its own by an empty name, that of a part it has by the part's
      * @param ?Border $border around it
-     * @param array<string, Length> $lengths what else it measures, asked for or usual, by the field's pointer within the entry
+     * @param array<string, Length> $lengths what else it measures, said or usual, by the field's pointer within the entry
      * @param array<string, string> $choices
      * @param ?Opening $opening of a window, its middle where $at says
      * @param ?array{Length, Length} $at where its middle lies, from the panel's left and lower edge; null for the middle
      * @param ?list<string> $through what lies over a window and is open too; null for everything
-     * @param ?string $backing id of the paper behind a window
-     * @param ?string $frame id of the paper of its frame
-     * @param ?string $rim id of what keeps its backing off the panel
      * @param ?Side $side of the panel it lies on; null for the one that is seen
+     * @param array<string, string> $texts
+     * @param array<string, int> $counts
      */
     public function __construct(
         public int $index,
         public string $id,
-        public Role $role,
+        public AddedOffer $role,
         public ?string $on = null,
-        public string $paper = Paper::MAIN,
+        private array $papers = [],
         public ?Border $border = null,
         public array $lengths = [],
         public array $choices = [],
         public ?Opening $opening = null,
         public ?array $at = null,
         public ?array $through = null,
-        public ?string $backing = null,
-        public ?string $frame = null,
-        public ?string $rim = null,
         public ?Side $side = null,
-        public string $text = '',
-        public int $count = 1,
+        private array $texts = [],
+        private array $counts = [],
     ) {
+    }
+
+    /** Id of what it is cut from. */
+    public function paper(): string
+    {
+        return $this->papers[''] ?? Paper::MAIN;
+    }
+
+    /** Id of what a part of it is cut from; null where it has no such part. */
+    public function paperOf(string $part): ?string
+    {
+        return $this->papers[$part] ?? null;
+    }
+
+    public function text(string $name): string
+    {
+        return $this->texts[$name] ?? '';
+    }
+
+    public function count(string $name): int
+    {
+        return $this->counts[$name] ?? 1;
     }
 
     public function length(string $name): Length

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Spec;
 
-use Gimbo\Core\Document\FieldReader;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Paper\Paper;
 
 /** How thick one card is, from what it is made of, where nobody has measured it. Common practice, no source. */
@@ -33,20 +31,14 @@ final readonly class CardLayers
     }
 
     /** As a spec says it at /holds/layers; what is not said is ordinary card, or is not there. */
-    public static function of(FieldReader $in): self
+    public static function of(Reading $in): self
     {
-        $caliper = fn (string $name, ?Length $else = null): Length => $in->length("/holds/layers/$name", mayBeZero: true, read: CaliperText::parse(...)) ?? $else ?? Length::zero();
+        $caliper = fn (string $name, ?Length $else = null): Length => $in->lengthOr("/holds/layers/$name", $else ?? Length::zero());
 
         return new self(
-            $caliper('card', Paper::usualCaliper()), $in->count('/holds/layers/mats', 100, 0) ?? 0, $caliper('mat', Paper::usualCaliper()),
+            $caliper('card', Paper::usualCaliper()), $in->count('/holds/layers/mats', 0) ?? 0, $caliper('mat', Paper::usualCaliper()),
             $caliper('decoration'), $caliper('envelope'), $caliper('liner'),
         );
-    }
-
-    /** @return array<string, Length> by the name a spec has for it */
-    public function lengths(): array
-    {
-        return ['card' => $this->card, 'mat' => $this->mat, 'decoration' => $this->decoration, 'envelope' => $this->envelope, 'liner' => $this->liner];
     }
 
     public function thickness(): Length

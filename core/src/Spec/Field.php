@@ -13,7 +13,10 @@ use Gimbo\Core\Measure\Unit;
 /** A length a maker can change: where it stands in the spec, what it is now, and by how much the arrow keys move it. */
 final readonly class Field
 {
-    /** @param bool $isGiven whether the spec says it, or it is a default */
+    /**
+     * @param bool $isGiven whether the spec says it, or it is a default
+     * @param ?array{float, float} $ordinaryMm between which lengths nobody is asked back, mm; null where nobody ever is
+     */
     public function __construct(
         public string $at,
         public Length $value,
@@ -22,6 +25,7 @@ final readonly class Field
         public bool $isGiven,
         public bool $mayBeZero,
         private ?string $written = null,
+        public ?array $ordinaryMm = null,
     ) {
     }
 

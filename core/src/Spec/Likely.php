@@ -15,29 +15,25 @@ use Gimbo\Core\Measure\Unit;
  */
 final class Likely
 {
-    /** Between which lengths such a thing ordinarily is, mm, by pointer. */
-    private const ORDINARY_MM = [
-        '~^/holds/thickness$~' => [0.05, 38.1], '~^/holds/(width|height)$~' => [15, 610], '~^/clearance/~' => [0, 50],
-        '~^/paper/sheet/~' => [50, 1189], '~^/options/~' => [0.1, 610], '~^/border$~' => [0.5, 60],
-    ];
-
     /** The unit that is taken for another by who works in both. */
     private const TAKEN_FOR = ['in' => [Unit::Millimetre, Unit::Centimetre], 'cm' => [Unit::Millimetre], 'mm' => [Unit::Centimetre, Unit::Inch]];
 
     /** The same number in the unit that was probably meant; null where the length is ordinary, or no unit makes it so. */
     public static function meant(Field $field): ?string
     {
-        foreach (self::ORDINARY_MM as $pointer => [$least, $most]) {
-            $isOrdinary = fn (Length $length): bool => $length->toMillimetres() >= $least && $length->toMillimetres() <= $most;
-            if (preg_match($pointer, $field->at) !== 1 || ! $field->isGiven || $isOrdinary($field->value)) {
-                continue;
-            }
-            $unit = $field->unitShown();
-            foreach (self::TAKEN_FOR[$unit->value] as $other) {
-                $same = Length::nearestTo($field->value->ticks / $unit->ticks() * $other->ticks() / Length::TICKS_PER_MM);
-                if ($isOrdinary($same)) {
-                    return LengthFormatter::in($other)->measured($same, 2);
-                }
+        if ($field->ordinaryMm === null || ! $field->isGiven) {
+            return null;
+        }
+        [$least, $most] = $field->ordinaryMm;
+        $isOrdinary = fn (Length $length): bool => $length->toMillimetres() >= $least && $length->toMillimetres() <= $most;
+        if ($isOrdinary($field->value)) {
+            return null;
+        }
+        $unit = $field->unitShown();
+        foreach (self::TAKEN_FOR[$unit->value] as $other) {
+            $same = Length::nearestTo($field->value->ticks / $unit->ticks() * $other->ticks() / Length::TICKS_PER_MM);
+            if ($isOrdinary($same)) {
+                return LengthFormatter::in($other)->measured($same, 2);
             }
         }
 

@@ -14,7 +14,7 @@ interface Offer
     /** @return non-empty-list<string> the pieces whose paper its room is reckoned with: of one of them, whichever it has */
     public function body(): array;
 
-    /** @return list<OptionSpec> */
+    /** @return list<Row> what may stand in `options`: lengths, choices and counts */
     public function options(): array;
 
     /** The room it gives around an item when none is asked for. */

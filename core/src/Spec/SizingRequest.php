@@ -19,6 +19,8 @@ final readonly class SizingRequest
      * @param array<string, string> $cutFrom the paper of a piece of the make, by the piece
      * @param list<Addition> $with what goes with it, in the order it was added
      * @param int $wanted how many of it are to be made: figures are of one
+     * @param array<string, Length> $lengths every length the spec says, or what is usual for it, by pointer
+     * @param array<string, int> $counts every count in the same way
      */
     public function __construct(
         public string $make,
@@ -33,6 +35,8 @@ final readonly class SizingRequest
         public array $cutFrom = [],
         public array $with = [],
         public int $wanted = 1,
+        public array $lengths = [],
+        public array $counts = [],
     ) {
     }
 
@@ -66,7 +70,7 @@ final readonly class SizingRequest
         foreach ($this->with as $addition) {
             if ($addition->role->isLayer() && array_filter($on, fn (string $one) => $addition->liesOn($one)) !== []) {
                 $on[] = $addition->id;
-                $thick = $thick->plus($this->paperNamed($addition->paper)->caliper);
+                $thick = $thick->plus($this->paperNamed($addition->paper())->caliper);
             }
         }
 

@@ -17,28 +17,11 @@ use Gimbo\Core\Paper\CaliperText;
 /** Changes single fields of a spec, named by JSON pointer. Whether the outcome is a spec is SpecReader's to say. */
 final class SpecEditor
 {
-    private const LENGTHS = '~^/(holds/(width|height|thickness)|holds/layers/(card|mat|decoration|envelope|liner)|clearance/(width|height|depth)|paper/caliper|paper/sheet/(width|height)|tools/(notch|reach)|tools/(cut|score|trimmer-score|punch|slant)/reach|papers/[A-Za-z0-9_-]{1,40}/(caliper|sheet/(width|height))|with/\d{1,2}/(border|border/(width|height)|width|height|overlap|bow|size|backing/margin|frame/width|rim/width|at/(left|bottom)|shape/(circle|radius|rect/[01]|oval/[01])))$~';
-
-    /** Thicknesses of paper; what is raised on a card is none. */
-    private const CALIPERS = '~^/(paper/caliper|papers/[A-Za-z0-9_-]{1,40}/caliper|holds/layers/(card|mat|envelope|liner))$~';
-
-    /** What may be counted; an option that is a length is told apart by its field. */
-    private const COUNTS = '~^/(wanted|holds/count|holds/layers/mats|paper/grammage|papers/[A-Za-z0-9_-]{1,40}/(grammage|sides)|with/\d{1,2}/count|options/[A-Za-z]{1,24})$~';
-
-    /** A pointer deeper or longer than any field's is not one. */
-    private const POINTER = '~^(/[A-Za-z-]{1,24}){1,3}$|^/(with|papers|pieces)(/[A-Za-z0-9_-]{1,40}){0,4}$~';
-
     /** The graduations belong to the system; the notch is the maker's own board's and stays. */
     private const STEPS_OF_SYSTEM = ['/tools/cut' => null, '/tools/score' => null, '/tools/punch' => null, '/tools/trimmer-score' => null, '/tools/name' => null];
 
-    /** What a tool can be set to: on one scale, or on two. */
-    private const STEPS = '~^/tools/(cut|score|trimmer-score|punch)$~';
-
-    /** What else is said of a tool than its steps. */
-    private const OF_TOOL = '~^/tools/(cut|score|trimmer-score|punch)/(reach|notch|reads)$~';
-
-    /** What need not be said: nothing typed there means the usual. */
-    private const HAS_USUAL = '~^/(clearance|tools|options)/|^/with/\d+/(border|width|height|overlap|bow|size|backing/margin|frame/width|rim/width)~';
+    /** What is said of a tool besides its steps, so that its graduation stays what it was. */
+    private const OF_TOOL = '~^/tools/([a-z-]+)/(reach|notch|reads)$~';
 
     /** Tools or a paper set otherwise than they were kept are no longer those of that name. */
     private const NAMED = ['/tools/name' => '~^/tools/~', '/paper/name' => '~^/paper/(caliper|grammage)$~'];
@@ -52,43 +35,58 @@ final class SpecEditor
      *
      * @throws InvalidDocument at the field a length typed there cannot be read
      */
-    public static function apply(SizingRequest $request, array $fields, array $changes): array
+    public static function apply(SizingRequest $request, Table $table, array $fields, array $changes): array
     {
         $spec = self::withoutStaleNames($request->spec, $changes);
-        $mayStay = array_column(array_filter(Role::cases(), fn (Role $role) => ! $role->needsPlace()), 'value');
         foreach ($changes as $change) {
-            if (preg_match(self::POINTER, $change->at) !== 1) {
+            $role = Table::roleIn($spec, $change->at);
+            $row = $table->row($change->at, $role);
+            if ($row === null && ! $table->has((string) preg_replace('~/[^/]*$~', '', $change->at), $role)) {
                 throw InvalidDocument::at(Reason::quote($change->at), Reason::of('field.unknown', ['text' => Reason::quote($change->at), 'known' => array_keys($fields)]));
             }
-            if (is_string($change->to) && trim($change->to) === '' && preg_match(self::HAS_USUAL, $change->at) === 1) {
+            if (is_string($change->to) && trim($change->to) === '' && $row?->mayBeEmpty === true) {
                 $change = Change::set($change->at, null);
             }
+            $field = $fields[$change->at] ?? null;
             if ($change->nudge !== null) {
-                $field = $fields[$change->at] ?? throw InvalidDocument::at($change->at, Reason::of('field.no-steps'));
-                $to = $field->nudged($change->nudge);
-                $spec = self::with($spec, [$change->at => preg_match(self::STEPS, $change->at) === 1 ? self::steps($spec, Change::set($change->at, $to), $field->unit) : $to]);
+                $to = ($field ?? throw InvalidDocument::at($change->at, Reason::of('field.no-steps')))->nudged($change->nudge);
+                $spec = self::with($spec, [$change->at => $row?->kind === Kind::Step ? self::steps($spec, Change::set($change->at, $to), $field->unit) : $to]);
 
                 continue;
             }
-            if ($change->at === '/system' && $change->to !== $request->system->value) {
-                $spec = self::with($spec, self::STEPS_OF_SYSTEM);
-            }
-            if ($change->at === '/make' && $change->to !== $request->make) {
-                // Another make has other options, and its own idea of room.
-                $spec = self::with($spec, ['/options' => null, '/clearance' => null, '/pieces' => null]);
-                // Its panels are others; what lies on none of them stays.
-                $with = array_filter(is_array($spec['with'] ?? null) ? $spec['with'] : [], fn (mixed $entry) => is_array($entry) && in_array($entry['role'] ?? null, $mayStay, true) && ! isset($entry['on']));
-                $spec = self::with($spec, ['/with' => array_values($with) ?: null]);
-            }
-            $unit = self::unitOf($fields[$change->at] ?? null, $request->system);
-            $to = preg_match(self::STEPS, $change->at) === 1 ? self::steps($spec, $change, $unit) : self::meant($change, $unit, isset($fields[$change->at]));
-            if (preg_match(self::OF_TOOL, $change->at, $of) === 1) {
+            $spec = self::otherwise($spec, $request, $table, $change);
+            $unit = $field?->unitShown() ?? ($row?->kind === Kind::Caliper ? Unit::Millimetre : $request->system->unit());
+            $to = $row?->kind === Kind::Step ? self::steps($spec, $change, $unit) : self::meant($change, $unit, $row);
+            if (preg_match(self::OF_TOOL, $change->at, $of) === 1 && $table->row("/tools/$of[1]")?->kind === Kind::Step) {
                 [$change, $to] = [Change::set("/tools/$of[1]", null), ToolFields::told((new FieldReader($spec))->get("/tools/$of[1]"), $of[2], $to)];
             }
             $spec = self::with($spec, [$change->at => $to]);
         }
 
         return $spec;
+    }
+
+    /**
+     * What does not stay when the system or the make becomes another.
+     *
+     * @param array<string, mixed> $spec
+     * @return array<string, mixed>
+     */
+    private static function otherwise(array $spec, SizingRequest $request, Table $table, Change $change): array
+    {
+        if ($change->at === '/system' && $change->to !== $request->system->value) {
+            return self::with($spec, self::STEPS_OF_SYSTEM);
+        }
+        if ($change->at !== '/make' || $change->to === $request->make) {
+            return $spec;
+        }
+        // Its panels are others; what lies on none of them stays.
+        $mayStay = fn (mixed $entry): bool => is_array($entry) && ! isset($entry['on']) && is_string($entry['role'] ?? null)
+            && $table->added->find($entry['role'])?->needsPlace() === false;
+        $with = array_values(array_filter(is_array($spec['with'] ?? null) ? $spec['with'] : [], $mayStay));
+
+        // Another make has other options, and its own idea of room.
+        return self::with($spec, ['/options' => null, '/clearance' => null, '/pieces' => null, '/with' => $with ?: null]);
     }
 
     /**
@@ -115,7 +113,7 @@ final class SpecEditor
             if (is_string($holds[$field] ?? null)) {
                 // A system that was chosen is the one a size is typed in; paper is as thick as it was written.
                 $before = $system !== null && $field !== 'thickness' ? null : self::unitIn($shown[$field] ?? null, null);
-                $spec['holds'][$field] = self::meant(Change::set("/holds/$field", $holds[$field]), $before ?? $of->unit(), $field !== 'count');
+                $spec['holds'][$field] = self::meant(Change::set("/holds/$field", $holds[$field]), $before ?? $of->unit(), $field === 'count' ? Row::count('count', 1, 0) : Row::length($field));
             }
         }
 
@@ -158,12 +156,6 @@ final class SpecEditor
         return $spec;
     }
 
-    /** The unit that stands in the field already is the one a bare number is in; that of paper is millimetres whatever the system. */
-    private static function unitOf(?Field $field, System $system): Unit
-    {
-        return $field?->unitShown() ?? $system->unit();
-    }
-
     /**
      * What a tool can be set to, as it was typed: one step, or two with a comma between them. What else is said of the tool stays.
      *
@@ -176,7 +168,7 @@ final class SpecEditor
         }
         $tool = (new FieldReader($spec))->get($change->at);
         $typed = $change->to === null ? [] : StepText::split($change->to);
-        $scales = array_map(fn (string $one) => self::meant(Change::set($change->at, $one), $unit, true), $typed === [] && $change->to !== null ? [$change->to] : $typed);
+        $scales = array_map(fn (string $one) => self::meant(Change::set($change->at, $one), $unit, Row::length('step')), $typed === [] && $change->to !== null ? [$change->to] : $typed);
 
         return ToolFields::rewritten($tool, array_values(array_filter($scales, is_string(...))));
     }
@@ -186,20 +178,20 @@ final class SpecEditor
      *
      * @param Unit $unit the one the field is read in: a bare number is in it
      */
-    private static function meant(Change $change, Unit $unit, bool $isLength): mixed
+    private static function meant(Change $change, Unit $unit, ?Row $row): mixed
     {
         $to = $change->to;
         if (! is_string($to)) {
             return $to;
         }
-        if (! $isLength && preg_match(self::COUNTS, $change->at) === 1) {
+        if ($row?->kind === Kind::Count) {
             return preg_match('/^\s*\d{1,6}\s*$/', $to) === 1 ? (int) $to : $to;
         }
-        if (! $isLength && preg_match(self::LENGTHS, $change->at) !== 1) {
+        if ($row === null || ! ($row->kind->isLength() || $row->kind === Kind::Border)) {
             return $to;
         }
         try {
-            $written = preg_match(self::CALIPERS, $change->at) === 1 ? CaliperText::read($to, $unit) : LengthParser::read($to, $unit);
+            $written = $row->kind === Kind::Caliper ? CaliperText::read($to, $unit) : LengthParser::read($to, $unit);
         } catch (InvalidLength $error) {
             throw InvalidDocument::at($change->at, $error->reason);
         }

@@ -5,70 +5,70 @@ declare(strict_types=1);
 namespace Gimbo\Core\Spec;
 
 use Gimbo\Core\Document\FieldReader;
-use Gimbo\Core\Document\Limit;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Error\Reason;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthParser;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Paper\Paper;
 use Gimbo\Core\Paper\Rectangle;
 use Gimbo\Core\Tool\ToolKind;
 use Gimbo\Core\Tool\Tools;
 
 /** Reads a spec (an array as JSON gives it) into a complete request, or says everything that is wrong with it. */
-final readonly class SpecReader
+final class SpecReader
 {
-    private const FIELDS = ['make', 'holds', 'clearance', 'paper', 'papers', 'pieces', 'system', 'tools', 'options', 'with', 'wanted'];
-
-    private const MOST_WANTED = 1000;
-
-    private const MOST_PAPERS = 20;
-
     private const PAPER_ID = '/^[A-Za-z0-9][A-Za-z0-9_-]{0,39}$/D';
 
-    private const MOST_ITEMS = 1000;
+    /** @var array<string, Table> by make */
+    private array $tables = [];
 
-    private const HEAVIEST_PAPER = 2000;
-
-    /** Of a paper's or a set of tools' name, which sizes nothing. */
-    private const LONGEST_NAME = 60;
-
-    public function __construct(private Offers $makes)
+    public function __construct(private readonly Offers $makes, private readonly AddedOffers $added)
     {
+    }
+
+    /** Everything that can be asked of a make; of none that is known, what can be asked of any. */
+    public function table(string $make): Table
+    {
+        $found = $this->makes->find($make);
+
+        return $this->tables[$found?->id() ?? ''] ??= new Table($this->makes->ids(), $found, $this->added);
     }
 
     /** @throws InvalidDocument */
     public function read(mixed $spec): SizingRequest
     {
         $spec = EarlierWith::brought($spec);
-        $in = new FieldReader($spec);
-        $in->allowOnly('', self::FIELDS);
-        $make = $this->make($in);
-        $system = System::from($in->choice('/system', array_column(System::cases(), 'value'), System::Imperial->value));
+        $fields = new FieldReader($spec);
+        $id = $fields->get('/make');
+        $in = new Reading($fields, $this->table(is_string($id) ? $id : ''));
+        $in->only('');
+        $make = $this->make($fields);
+        $system = System::from($in->choice('/system'));
         $item = $this->item($in);
         $paper = $this->paper($in, '/paper');
         $papers = $this->papers($in);
         $ids = array_map(strval(...), array_keys($papers));
         $cutFrom = $this->cutFrom($in, $ids);
         $tools = $this->tools($in, $system);
-        $with = AdditionReader::read($in, $system, $ids, $tools->punches);
-        $options = $make === null ? new Options([], []) : $this->options($in, $make, $item);
+        $with = AdditionReader::read($in, $this->added, new Circumstances($system, $item, $tools->punches), $ids);
+        $options = $make === null ? new Options([], []) : $this->options($in, $make, new Circumstances($system, $item));
         $usual = $make?->usualClearance($item, $system) ?? new Clearance(Length::zero(), Length::zero(), Length::zero());
-        $in->allowOnly('/clearance', ['width', 'height', 'depth']);
+        $in->only('/clearance');
         $clearance = new Clearance(
-            $in->length('/clearance/width', mayBeZero: true) ?? $usual->width,
-            $in->length('/clearance/height', mayBeZero: true) ?? $usual->height,
-            $in->length('/clearance/depth', mayBeZero: true) ?? $usual->depth,
+            $in->lengthOr('/clearance/width', $usual->width), $in->lengthOr('/clearance/height', $usual->height),
+            $in->lengthOr('/clearance/depth', $usual->depth),
         );
-        $wanted = $in->count('/wanted', self::MOST_WANTED) ?? 1;
-        $in->throwProblems();
+        $wanted = $in->count('/wanted', 1) ?? 1;
+        $fields->throwProblems();
         assert($make !== null && is_array($spec));
         /** @var array<string, mixed> $spec */
         $body = array_values(array_intersect_key($cutFrom, array_flip($make->body())))[0] ?? null;
 
-        return new SizingRequest($make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $spec, $papers + [Paper::MAIN => $paper], $cutFrom, $with, $wanted);
+        return new SizingRequest(
+            $make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $spec,
+            $papers + [Paper::MAIN => $paper], $cutFrom, $with, $wanted, $in->lengths, $in->counts,
+        );
     }
 
     private function make(FieldReader $in): ?Offer
@@ -88,56 +88,55 @@ final readonly class SpecReader
         return $make;
     }
 
-    private function item(FieldReader $in): Item
+    private function item(Reading $in): Item
     {
-        $in->allowOnly('/holds', ['width', 'height', 'thickness', 'count', 'layers', 'outline']);
+        $in->only('/holds');
         $measured = $in->length('/holds/thickness');
         $layers = $measured === null ? $this->layers($in) : null;
         $item = new Item(
             $in->required('/holds/width'),
             $in->required('/holds/height'),
             // What was measured; else what its layers come to; else one folded card of ordinary paper.
-            $measured ?? $layers?->thickness() ?? Paper::usualCaliper()->times(2),
-            $in->count('/holds/count', self::MOST_ITEMS) ?? 1,
-            $in->ring('/holds/outline', Limit::OUTLINE_POINTS),
+            $in->lengthOr('/holds/thickness', $layers?->thickness() ?? Paper::usualCaliper()->times(2)),
+            $in->count('/holds/count', 1) ?? 1,
+            $in->ring('/holds/outline'),
             $layers,
         );
         if ($item->stack()->isMoreThan(LengthParser::limit())) {
-            $in->problem('/holds/thickness', Reason::of('stack.too-thick', ['count' => $item->count]));
+            $in->in->problem('/holds/thickness', Reason::of('stack.too-thick', ['count' => $item->count]));
         }
 
         return $item;
     }
 
-    private function layers(FieldReader $in): ?CardLayers
+    private function layers(Reading $in): ?CardLayers
     {
-        $in->allowOnly('/holds/layers', ['card', 'mats', 'mat', 'decoration', 'envelope', 'liner']);
+        $in->only('/holds/layers');
 
-        return $in->get('/holds/layers') === null ? null : CardLayers::of($in);
+        return $in->isSaid('/holds/layers') ? CardLayers::of($in) : null;
     }
 
-    private function paper(FieldReader $in, string $at, string $id = Paper::MAIN): Paper
+    private function paper(Reading $in, string $at, string $id = Paper::MAIN): Paper
     {
-        $in->allowOnly($at, ['caliper', 'grammage', 'sheet', 'name', 'colour', 'direction', 'sides', 'grain']);
-        $in->allowOnly("$at/sheet", ['width', 'height']);
-        $grammage = $in->count("$at/grammage", self::HEAVIEST_PAPER);
+        $in->only($at);
+        $in->only("$at/sheet");
+        $grammage = $in->count("$at/grammage");
         $known = $grammage === null ? Paper::usualCaliper() : Paper::caliperOf($grammage);
-        $sheet = $in->get("$at/sheet") === null ? null
-            : new Rectangle($in->required("$at/sheet/width"), $in->required("$at/sheet/height"));
+        $sheet = $in->isSaid("$at/sheet") ? new Rectangle($in->required("$at/sheet/width"), $in->required("$at/sheet/height")) : null;
 
         return new Paper(
-            $in->length("$at/caliper", mayBeZero: true, read: CaliperText::parse(...)) ?? $known, $grammage, $sheet, $id,
-            $in->optionalName("$at/name", self::LONGEST_NAME), $in->colour("$at/colour"),
-            $in->choice("$at/direction", ['none', 'up'], 'none') === 'up', $in->count("$at/sides", 2) ?? 1, $in->choice("$at/grain", ['none', 'long', 'short'], 'none'),
+            $in->lengthOr("$at/caliper", $known), $grammage, $sheet, $id, $in->name("$at/name"), $in->in->colour("$at/colour"),
+            $in->choice("$at/direction") === 'up', $in->count("$at/sides", 1) ?? 1, $in->choice("$at/grain"),
         );
     }
 
     /** @return array<string, Paper> by id */
-    private function papers(FieldReader $in): array
+    private function papers(Reading $in): array
     {
-        $given = $in->get('/papers') ?? [];
-        if (! is_array($given) || count($given) > self::MOST_PAPERS || array_filter(array_keys($given), fn (int|string $id) => preg_match(self::PAPER_ID, (string) $id) !== 1) !== []) {
-            $in->problem('/papers', Reason::of('papers.shape', ['most' => self::MOST_PAPERS]));
+        $given = $in->in->get('/papers') ?? [];
+        $isId = fn (int|string $id): bool => preg_match(self::PAPER_ID, (string) $id) === 1;
+        if (! is_array($given) || count($given) > General::MOST_PAPERS || count(array_filter(array_keys($given), $isId)) < count($given)) {
+            $in->in->problem('/papers', Reason::of('papers.shape', ['most' => General::MOST_PAPERS]));
 
             return [];
         }
@@ -153,67 +152,65 @@ final readonly class SpecReader
      * @param list<string> $papers ids of those there are
      * @return array<string, string> the paper's id, by piece
      */
-    private function cutFrom(FieldReader $in, array $papers): array
+    private function cutFrom(Reading $in, array $papers): array
     {
-        $given = $in->get('/pieces') ?? [];
+        $given = $in->in->get('/pieces') ?? [];
         if (! is_array($given) || ($given !== [] && array_is_list($given))) {
-            $in->problem('/pieces', Reason::of('field.not-an-object', ['known' => ['paper']]));
+            $in->in->problem('/pieces', Reason::of('field.not-an-object', ['known' => ['paper']]));
 
             return [];
         }
         $cutFrom = [];
         foreach (array_keys($given) as $piece) {
-            $in->allowOnly("/pieces/$piece", ['paper']);
-            $paper = $in->get("/pieces/$piece/paper");
-            if (is_string($paper) && in_array($paper, $papers, true)) {
-                $cutFrom[(string) $piece] = $paper;
-            } elseif ($paper !== null) {
-                $in->problem("/pieces/$piece/paper", Reason::of('paper.unknown', ['text' => Reason::quote(is_string($paper) ? $paper : get_debug_type($paper)), 'known' => $papers]));
-            }
+            $in->only("/pieces/$piece");
+            $paper = $in->paper("/pieces/$piece/paper", $papers);
+            $paper === null || $cutFrom[(string) $piece] = $paper;
         }
 
         return $cutFrom;
     }
 
-    private function tools(FieldReader $in, System $system): Tools
+    private function tools(Reading $in, System $system): Tools
     {
-        $in->allowOnly('/tools', ['cut', 'score', 'trimmer-score', 'punch', 'slant', 'notch', 'reach', 'readings', 'name', 'punches']);
-        $in->optionalName('/tools/name', self::LONGEST_NAME);
+        $in->only('/tools');
+        $in->name('/tools/name');
         $usual = Tools::usual($system);
         $reaches = array_filter([
             ToolKind::Trimmer->value => ToolFields::reach($in, 'cut'), ToolKind::ScoringBoard->value => ToolFields::reach($in, 'score'),
             ToolKind::TrimmerScore->value => ToolFields::reach($in, 'trimmer-score'), ToolKind::PunchBoard->value => ToolFields::reach($in, 'punch'),
         ]);
-        $in->allowOnly('/tools/slant', ['reach']);
+        $in->only('/tools/slant');
 
         return new Tools(
-            ToolFields::step($in, 'cut') ?? $usual->cut, ToolFields::step($in, 'score') ?? $usual->score, ToolFields::step($in, 'punch', ['notch', 'reads']) ?? $usual->punch,
-            $in->length('/tools/notch') ?? ToolFields::inside($in, 'punch', fn (string $at) => $in->length("$at/notch")) ?? $usual->notch,
+            $in->step('cut', $usual->cut) ?? $usual->cut, $in->step('score', $usual->score) ?? $usual->score,
+            $in->step('punch', $usual->punch) ?? $usual->punch,
+            // What is said of the board itself comes after what is said beside it.
+            $in->lengthOr('/tools/notch', ToolFields::inside($in, 'punch', fn (string $at) => $in->length("$at/notch")) ?? $usual->notch),
             $in->length('/tools/reach'),
-            ToolFields::step($in, 'trimmer-score'),
+            $in->step('trimmer-score', null),
             $reaches,
             $in->length('/tools/slant/reach'),
-            ToolFields::inside($in, 'punch', fn (string $at) => $in->choice("$at/reads", ['both', 'left'], 'both')) === 'left',
-            $in->choice('/tools/readings', [Tools::READ_ON, Tools::EACH_EDGE], Tools::READ_ON) === Tools::READ_ON,
+            ToolFields::inside($in, 'punch', fn (string $at) => $in->choice("$at/reads")) === 'left',
+            $in->choice('/tools/readings') === Tools::READ_ON,
             PunchReader::read($in),
         );
     }
 
-    private function options(FieldReader $in, Offer $make, Item $item): Options
+    private function options(Reading $in, Offer $make, Circumstances $among): Options
     {
-        $specs = $make->options();
-        $in->allowOnly('/options', array_map(fn (OptionSpec $option) => $option->id, $specs), 'option.unknown');
+        $in->only('/options', reason: 'option.unknown');
         $choices = [];
         $lengths = [];
         $counts = [];
-        foreach ($specs as $option) {
-            $at = "/options/$option->id";
-            if ($option->kind === OptionKind::Choice) {
-                $choices[$option->id] = $in->choice($at, $option->choices, $option->choices[0] ?? '');
-            } elseif ($option->kind === OptionKind::Count) {
-                $counts[$option->id] = $in->count($at, $option->most, $option->least) ?? ($option->usual === null ? $option->least : ($option->usual)($item));
-            } elseif (($length = $in->length($at, $option->mayBeZero)) !== null) {
-                $lengths[$option->id] = $length;
+        foreach ($make->options() as $option) {
+            $at = "/options/$option->name";
+            if ($option->kind === Kind::Choice) {
+                $choices[$option->name] = $in->choice($at);
+            } elseif ($option->kind === Kind::Count) {
+                $usual = $option->usual === null ? $option->least : ($option->usual)($among);
+                $counts[$option->name] = $in->count($at, is_int($usual) ? $usual : $option->least) ?? $option->least;
+            } elseif (($length = $in->length($at)) !== null) {
+                $lengths[$option->name] = $length;
             }
         }
 

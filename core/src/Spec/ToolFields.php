@@ -15,20 +15,16 @@ use Gimbo\Core\Measure\Unit;
 /** What a spec says of one tool: its step alone, or an object with its step or its scales, and what else it is like. */
 final class ToolFields
 {
-    private const MOST_SCALES = 2;
+    public const MOST_SCALES = 2;
 
-    /**
-     * What the tool can be set to; null where nothing is said of that.
-     *
-     * @param list<string> $more what else may be said of it
-     */
-    public static function step(FieldReader $in, string $tool, array $more = []): ?Step
+    /** What the tool can be set to; null where nothing is said of that. */
+    public static function step(Reading $reading, string $tool): ?Step
     {
-        $at = "/tools/$tool";
+        [$in, $at] = [$reading->in, "/tools/$tool"];
         if (! is_array($in->get($at))) {
             return self::scale($in, $at);
         }
-        $in->allowOnly($at, ['step', 'scales', 'reach', ...$more]);
+        $reading->only($at);
         $scales = $in->get("$at/scales");
         if ($scales === null) {
             return self::scale($in, "$at/step");
@@ -44,7 +40,7 @@ final class ToolFields
     }
 
     /** How far it reaches; null where nothing is said of that. */
-    public static function reach(FieldReader $in, string $tool): ?Length
+    public static function reach(Reading $in, string $tool): ?Length
     {
         return self::inside($in, $tool, fn (string $at) => $in->length("$at/reach"));
     }
@@ -55,9 +51,9 @@ final class ToolFields
      * @param Closure(string): T $read what is said inside the tool's object, at its pointer
      * @return ?T null where there is none
      */
-    public static function inside(FieldReader $in, string $tool, Closure $read): mixed
+    public static function inside(Reading $in, string $tool, Closure $read): mixed
     {
-        return is_array($in->get("/tools/$tool")) ? $read("/tools/$tool") : null;
+        return is_array($in->in->get("/tools/$tool")) ? $read("/tools/$tool") : null;
     }
 
     /**

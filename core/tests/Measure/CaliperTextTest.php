@@ -11,8 +11,6 @@ use Gimbo\Core\Measure\Unit;
 use Gimbo\Core\Paper\CaliperText;
 use Gimbo\Core\Sizing;
 use Gimbo\Core\Spec\Change;
-use Gimbo\Core\Spec\Fields;
-use Gimbo\Core\Spec\SpecEditor;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -91,8 +89,6 @@ final class CaliperTextTest extends TestCase
      */
     private static function typed(array $spec, string $at, string $text): array
     {
-        $request = Sizing::ofEverything()->request($spec);
-
-        return SpecEditor::apply($request, Fields::of($request, []), [Change::set($at, $text)]);
+        return Sizing::ofEverything()->edited($spec, [Change::set($at, $text)]);
     }
 }

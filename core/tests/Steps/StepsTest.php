@@ -10,8 +10,8 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Sizing;
-use Gimbo\Core\Spec\OptionKind;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Kind;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Tests\Specs;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -79,7 +79,7 @@ final class StepsTest extends TestCase
     {
         $spec = ['make' => $make, 'holds' => ['width' => '5 1/2 in', 'height' => '4 1/4 in', 'thickness' => '1/4 in']];
         foreach (['method' => 'score-board', 'trayWall' => 'doubled', 'dividers' => 2, 'topEnd' => 'rounded'] as $option => $value) {
-            $known = array_map(fn (OptionSpec $one) => $one->id, Makes::all()->find($make)?->options() ?? []);
+            $known = array_map(fn (Row $one) => $one->name, Makes::all()->find($make)?->options() ?? []);
             in_array($option, $known, true) && $spec['options'][$option] = $value;
         }
         $result = self::sized($spec);
@@ -236,7 +236,7 @@ final class StepsTest extends TestCase
     }
 
     /**
-     * @param list<OptionSpec> $specs
+     * @param list<Row> $specs
      * @return list<array<string, mixed>>
      */
     private static function combinations(array $specs): array
@@ -244,12 +244,12 @@ final class StepsTest extends TestCase
         $all = [[]];
         foreach ($specs as $spec) {
             $values = match (true) {
-                $spec->kind === OptionKind::Choice => $spec->choices,
-                $spec->id === 'sheets' => [1, 2],
-                $spec->id === 'dividers' => [0, 3],
+                $spec->kind === Kind::Choice => $spec->choices,
+                $spec->name === 'sheets' => [1, 2],
+                $spec->name === 'dividers' => [0, 3],
                 default => [],
             };
-            $all = $values === [] ? $all : array_merge(...array_map(fn (array $options) => array_map(fn (mixed $value) => $options + [$spec->id => $value], $values), $all));
+            $all = $values === [] ? $all : array_merge(...array_map(fn (array $options) => array_map(fn (mixed $value) => $options + [$spec->name => $value], $values), $all));
         }
 
         return $all;

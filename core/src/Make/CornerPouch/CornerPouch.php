@@ -30,7 +30,7 @@ use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
@@ -67,7 +67,7 @@ final readonly class CornerPouch implements Make
         return [
             TurnedMethod::option(),
             Girth::option(),
-            OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
 

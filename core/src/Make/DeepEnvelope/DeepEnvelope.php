@@ -33,7 +33,7 @@ use Gimbo\Core\Sheet\TipChoice;
 use Gimbo\Core\Sheet\TopTip;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
@@ -74,9 +74,9 @@ final readonly class DeepEnvelope implements Make
     public function options(): array
     {
         return [
-            TurnedMethod::option(), OptionSpec::length('depth'), OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
-            OptionSpec::lengthOrZero('bottomShorter'),
-            OptionSpec::choice('topTip', array_map(fn (TopTip $tip) => $tip->value, TopTip::cases())), OptionSpec::length('topTipBy'),
+            TurnedMethod::option(), Row::length('depth'), Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            Row::lengthOrZero('bottomShorter'),
+            Row::choice('topTip', array_map(fn (TopTip $tip) => $tip->value, TopTip::cases())), Row::length('topTipBy'),
         ];
     }
 

@@ -27,7 +27,7 @@ use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
@@ -65,7 +65,7 @@ final readonly class DiagonalEnvelope implements Make
         return [
             TurnedMethod::option(),
             Girth::option()->forThickerThan(self::bulkyFrom()),
-            OptionSpec::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
         ];
     }
 

@@ -34,7 +34,7 @@ use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\NameOp;
@@ -68,7 +68,7 @@ final readonly class FoldedCard implements Make
 
     public function options(): array
     {
-        return [OptionSpec::choice('fold', ['half', 'gate', 'z', 'letter']), OptionSpec::choice('spine', ['side', 'top'])];
+        return [Row::choice('fold', ['half', 'gate', 'z', 'letter']), Row::choice('spine', ['side', 'top'])];
     }
 
     public function chosenLengths(SizingRequest $request): array

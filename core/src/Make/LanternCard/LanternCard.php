@@ -35,7 +35,7 @@ use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\JoinOp;
@@ -67,7 +67,7 @@ final readonly class LanternCard implements Make
 
     public function options(): array
     {
-        return [OptionSpec::length('light')];
+        return [Row::length('light')];
     }
 
     /** A common battery light is 37 to 38 mm across; common practice, no source. */

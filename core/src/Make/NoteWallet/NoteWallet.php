@@ -40,9 +40,10 @@ use Gimbo\Core\Sheet\GridPlan;
 use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
+use Gimbo\Core\Spec\Circumstances;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
@@ -92,7 +93,7 @@ final readonly class NoteWallet implements Make
 
     public function options(): array
     {
-        return [OptionSpec::count('perPocket', 1, 500, fn (Item $item) => intdiv($item->count + 1, 2)), OptionSpec::length('pocketHeight'), OptionSpec::length('gusset')];
+        return [Row::count('perPocket', 1, 500, fn (Circumstances $in) => intdiv(($in->item->count ?? 1) + 1, 2)), Row::length('pocketHeight'), Row::length('gusset')];
     }
 
     /** Pockets 2 in high, on low covers two thirds of what stands in them; tabs of 1/2 in: common practice, no source. */

@@ -9,7 +9,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Measure\Length;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 
 /** What goes round something bulky in a flat face: a firm block, or a soft packet that bulges. Formulas: docs/formulas.md, "Corner pouch". */
@@ -19,9 +19,9 @@ final class Girth
 
     private const PILLOW = 'pillow';
 
-    public static function option(): OptionSpec
+    public static function option(): Row
     {
-        return OptionSpec::choice('bulk', [self::BLOCK, self::PILLOW]);
+        return Row::choice('bulk', [self::BLOCK, self::PILLOW]);
     }
 
     /** What the contents' thickness takes from the face: a block turns its edge once, a soft packet bulges by two thirds of t²/w. */

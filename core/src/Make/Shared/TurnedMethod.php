@@ -15,7 +15,7 @@ use Gimbo\Core\Sheet\PunchedSquare;
 use Gimbo\Core\Sheet\ScoredSquare;
 use Gimbo\Core\Sheet\TipChoice;
 use Gimbo\Core\Sheet\TurnedLayout;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 
 /** The two ways to fold a square on its corner: on a punch board, whose notch is the seam, or on a scoring board with a seam of one's own. */
@@ -25,9 +25,9 @@ final class TurnedMethod
 
     public const SCORE = 'score-board';
 
-    public static function option(): OptionSpec
+    public static function option(): Row
     {
-        return OptionSpec::choice('method', [self::PUNCH, self::SCORE]);
+        return Row::choice('method', [self::PUNCH, self::SCORE]);
     }
 
     public static function isPunch(SizingRequest $request): bool

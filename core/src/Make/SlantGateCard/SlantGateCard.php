@@ -41,7 +41,7 @@ use Gimbo\Core\Sheet\Settings;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Op\FoldOp;
@@ -82,7 +82,7 @@ final readonly class SlantGateCard implements Make
 
     public function options(): array
     {
-        return [OptionSpec::length('flap'), OptionSpec::length('tipDrop'), OptionSpec::length('footInset')];
+        return [Row::length('flap'), Row::length('tipDrop'), Row::length('footInset')];
     }
 
     /** Common practice, no source: a flap of four fifths of the front, its tip three tenths down, its foot three tenths in. */

@@ -43,7 +43,7 @@ use Gimbo\Core\Sheet\Settings;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\Line;
@@ -92,8 +92,8 @@ final readonly class SlopeBox implements Make
     public function options(): array
     {
         return [
-            OptionSpec::length('depth'), OptionSpec::length('frontHeight'), OptionSpec::length('slope'),
-            OptionSpec::count('sheets', 1, 2, fn () => 1), OptionSpec::length('frontTabs')->onlyWith(['sheets'], '2'), OptionSpec::count('dividers', 0, 12, fn () => 0),
+            Row::length('depth'), Row::length('frontHeight'), Row::length('slope'),
+            Row::count('sheets', 1, 2, fn () => 1), Row::length('frontTabs')->onlyWith(['sheets'], '2'), Row::count('dividers', 0, 12, fn () => 0),
         ];
     }
 

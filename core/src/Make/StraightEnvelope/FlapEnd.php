@@ -8,7 +8,7 @@ use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Turning;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\System;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Bench;
 use Gimbo\Core\Steps\Op\AwayOp;
@@ -33,13 +33,13 @@ final readonly class FlapEnd
     {
     }
 
-    /** @return list<OptionSpec> */
+    /** @return list<Row> */
     public static function options(string $end): array
     {
         return [
-            OptionSpec::choice($end, [self::TAPERED, self::STRAIGHT, self::ROUNDED]),
-            OptionSpec::length("{$end}Taper")->onlyWith([$end], self::TAPERED),
-            OptionSpec::length("{$end}Radius")->onlyWith([$end], self::ROUNDED),
+            Row::choice($end, [self::TAPERED, self::STRAIGHT, self::ROUNDED]),
+            Row::length("{$end}Taper")->onlyWith([$end], self::TAPERED),
+            Row::length("{$end}Radius")->onlyWith([$end], self::ROUNDED),
         ];
     }
 

@@ -42,7 +42,7 @@ use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\Strip;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Arc;
 use Gimbo\Core\Steps\Deed;
@@ -111,13 +111,13 @@ final readonly class StraightEnvelope implements Make
     public function options(): array
     {
         return [
-            OptionSpec::choice('sides', [self::TUCK, self::WRAP]),
-            OptionSpec::choice('opens', [self::ABOVE, self::BESIDE]),
-            OptionSpec::choice('thumbNotch', ['without', 'with']),
-            OptionSpec::length('sideFlap'),
-            OptionSpec::length('secondSideFlap')->onlyWith(['sides'], self::WRAP),
-            OptionSpec::length('bottomFlap'),
-            OptionSpec::length('topFlap'),
+            Row::choice('sides', [self::TUCK, self::WRAP]),
+            Row::choice('opens', [self::ABOVE, self::BESIDE]),
+            Row::choice('thumbNotch', ['without', 'with']),
+            Row::length('sideFlap'),
+            Row::length('secondSideFlap')->onlyWith(['sides'], self::WRAP),
+            Row::length('bottomFlap'),
+            Row::length('topFlap'),
             ...FlapEnd::options('topEnd'),
             ...FlapEnd::options('bottomEnd'),
             ...FlapEnd::options('sideEnds'),

@@ -30,7 +30,7 @@ use Gimbo\Core\Sheet\GridSheet;
 use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\OptionSpec;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\WorkStep;
@@ -64,12 +64,12 @@ final readonly class TrayAndLid implements Make
     public function options(): array
     {
         return [
-            OptionSpec::length('depth'),
-            OptionSpec::choice('trayWall', [Wall::SINGLE, Wall::DOUBLED]),
-            OptionSpec::choice('lidWall', [Wall::SINGLE, Wall::DOUBLED]),
-            OptionSpec::length('lidDepth'),
-            OptionSpec::lengthOrZero('lidPlay'),
-            OptionSpec::choice('hem', [Wall::NEARER, Wall::ALIKE])->onlyWith(['trayWall', 'lidWall'], Wall::DOUBLED),
+            Row::length('depth'),
+            Row::choice('trayWall', [Wall::SINGLE, Wall::DOUBLED]),
+            Row::choice('lidWall', [Wall::SINGLE, Wall::DOUBLED]),
+            Row::length('lidDepth'),
+            Row::lengthOrZero('lidPlay'),
+            Row::choice('hem', [Wall::NEARER, Wall::ALIKE])->onlyWith(['trayWall', 'lidWall'], Wall::DOUBLED),
         ];
     }
 

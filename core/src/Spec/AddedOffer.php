@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Gimbo\Core\Spec;
+
+/** Something that can go with a make: what must be known of it to read an entry of `with`. */
+interface AddedOffer
+{
+    /** @return non-empty-string its role in a spec */
+    public function id(): string;
+
+    /** @return list<Row> what may be said of it besides id and role; what it lies on stands in `on` */
+    public function rows(): array;
+
+    /** Whether it must say on what it lies. */
+    public function needsPlace(): bool;
+
+    /** Whether it lies on a panel and makes it thicker. */
+    public function isLayer(): bool;
+
+    /** Whether others like it may lie on it. */
+    public function carries(): bool;
+}
