@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class CutSheet extends Model
 {
+    protected $table = 'sheet_cuts';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -22,6 +22,8 @@ final class CuttingPlan extends Model
 {
     use HasUuids;
 
+    protected $table = 'plans';
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -31,6 +33,6 @@ final class CuttingPlan extends Model
     /** @return HasMany<CutSheet, $this> */
     public function cuts(): HasMany
     {
-        return $this->hasMany(CutSheet::class)->orderBy('id');
+        return $this->hasMany(CutSheet::class, 'plan_id')->orderBy('id');
     }
 }

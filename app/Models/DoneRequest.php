@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class DoneRequest extends Model
 {
+    protected $table = 'deeds';
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -20,6 +20,8 @@ final class NamedPoint extends Model
 {
     use HasUuids;
 
+    protected $table = 'points';
+
     public $timestamps = false;
 
     protected $guarded = [];

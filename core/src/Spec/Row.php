@@ -158,7 +158,9 @@ final readonly class Row
     /** @param array<string, mixed> $changed */
     private function but(array $changed): self
     {
-        /** @phpstan-ignore argument.type (its own properties, by name) */
-        return new self(...($changed + get_object_vars($this)));
+        /** @var array<string, never> $all its own properties, by name: whatever each takes */
+        $all = $changed + get_object_vars($this);
+
+        return new self(...$all);
     }
 }
