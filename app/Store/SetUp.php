@@ -31,7 +31,7 @@ final readonly class SetUp
         try {
             if (is_file($store->file) && filesize($store->file) > 0) {
                 (new Backups($store))->make('before-update');
-            } else {
+            } elseif (! $store->isInMemory()) {
                 touch($store->file);
             }
             self::migrate($store->file);

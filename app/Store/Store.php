@@ -43,6 +43,12 @@ final readonly class Store
         return preg_replace('/\.sqlite$/', '', $this->file).'-backups';
     }
 
+    /** Whether it is in no file, as the tests' own is: nothing of it lies beside it then. */
+    public function isInMemory(): bool
+    {
+        return $this->file === ':memory:';
+    }
+
     private function damageMark(): string
     {
         return "$this->file.damaged";
@@ -61,7 +67,7 @@ final readonly class Store
      */
     public function glance(): void
     {
-        if ($this->file === ':memory:') {
+        if ($this->isInMemory()) {
             return;
         }
         is_file($this->file) || throw StoreTrouble::of('store.missing', ['file' => $this->file]);
