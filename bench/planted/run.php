@@ -5,11 +5,26 @@ declare(strict_types=1);
 /*
  * Plants the faults of a list one after another in a copy, and runs the tests that must find each: `php run.php core|screens [NAME]`.
  * Prints those that nobody found, and exits 1 if there are any; a fault whose place is not there any more is one of them.
+ * `php run.php places` plants nothing: it looks whether every fault of both lists has its place, once, and a name of its own.
  */
 
 $what = $argv[1] ?? 'core';
 $only = $argv[2] ?? '';
 $root = dirname(__DIR__, 2);
+if ($what === 'places') {
+    $wrong = [];
+    foreach (['core' => 'core/src', 'screens' => 'resources/js/features/table'] as $list => $folder) {
+        $faults = require __DIR__."/$list.php";
+        // A name that stands twice hides the fault that has it first.
+        $names = preg_match_all('/^    (?:\'|").*(?:\'|") => \[/m', (string) file_get_contents(__DIR__."/$list.php"));
+        $names === count($faults) || $wrong[] = "$list: of $names names only ".count($faults).' are different';
+        foreach ($faults as $name => [$file, $find]) {
+            substr_count((string) @file_get_contents("$root/$folder/$file"), $find) === 1 || $wrong[] = "$list: $name (its place in $file is not there once)";
+        }
+    }
+    array_map(fn (string $one) => print("$one\n"), $wrong);
+    exit($wrong === [] ? 0 : 1);
+}
 $work = sys_get_temp_dir().'/gimbo-planted-'.getmypid();
 mkdir("$work/core", recursive: true);
 register_shutdown_function(fn () => passthru('rm -rf '.escapeshellarg($work)));

@@ -16,7 +16,9 @@ return [
     'versions that show no difference' => ['compared.ts', 'differs: new Set(texts).size > 1', 'differs: new Set(texts).size > 2', 'compared.test.ts'],
     'the wrong line lit' => ['drawing/PieceDrawing.tsx', 'piece.measures[measure]?.edges ?? []', 'piece.measures[measure + 1]?.edges ?? []', 'drawing/PieceDrawing.test.tsx'],
     'a line that says another measure' => ['drawing/PieceDrawing.tsx', 'onClick={() => onLight([measure])}', 'onClick={() => onLight([measure + 1])}', 'drawing/PieceDrawing.test.tsx'],
-    'a remedy that sends nothing' => ['FiguresAside.tsx', 'onRemedy={(changes) => book.set(changes)}', 'onRemedy={() => book.set([])}', 'FiguresAside.test.tsx'],
+    'a remedy that sends nothing' => ['FiguresAside.tsx', 'alternatives={alternatives}
+        onRemedy={(changes) => book.set(changes)}', 'alternatives={alternatives}
+        onRemedy={() => book.set([])}', 'FiguresAside.test.tsx'],
     'a remedy that sends another fit\'s changes' => ['Fits.tsx', 'onClick={() => onRemedy(remedy.edits)}', 'onClick={() => onRemedy([])}', 'Fits.test.tsx'],
     'a caliper that is not taken over' => ['sentence/paperChanges.ts', "    { at: '/paper/caliper', to: paper.caliper },\n", '', 'sentence/paperChanges.test.ts'],
     'a hover that redraws every row' => ['lit.ts', '  useLit((lit) => lit.piece === piece && measures.some((measure) => lit.measures.includes(measure)))', "  {\n    const lit = useLit()\n    return lit.piece === piece && measures.some((measure) => lit.measures.includes(measure))\n  }", 'FiguresAside.test.tsx'],
