@@ -18,7 +18,8 @@ use Illuminate\Http\JsonResponse;
 /** A design as the browser gets it: what is kept, what can be changed, and what the core makes of it. */
 final readonly class DesignView
 {
-    private const ONE_IS_USUAL = ['/wanted'];
+    /** Counts of which one is usual, whether it is said or not. */
+    private const ONE_IS_USUAL = '~^/(wanted|with/\d+/count)$~';
 
     public function __construct(private Sizing $sizing, private SizedView $sized)
     {
@@ -81,8 +82,8 @@ final readonly class DesignView
         }
         $spec = new FieldReader($sized->request->spec);
         foreach ($sized->request->counts as $at => $count) {
-            // One is what is usual where nothing is said; how many are held is said whatever they are.
-            $isSaid = $spec->get($at) !== null && ! (in_array($at, self::ONE_IS_USUAL, true) && $count === 1);
+            // How many are held is said whatever they are.
+            $isSaid = $spec->get($at) !== null && ! ($count === 1 && preg_match(self::ONE_IS_USUAL, $at) === 1);
             $fields[$at] = ['text' => (string) $count, 'given' => $at === '/holds/count' || $isSaid];
         }
 

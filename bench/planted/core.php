@@ -123,4 +123,8 @@ return [
     'two head to tail without the blade' => ['CutPlan/Nest/HeadToTail.php', ' + $kerf->toMillimetres() / 2 * $along->length()', '', 'NestingTest'],
     'a triangle turned over into a corner' => ['CutPlan/Nest/Corners.php', '$turns % 2 === 0 ? [$triangle', 'true ? [$triangle', 'NestingTest'],
     'designs meet where a fit fails' => ['Settle/Meetings.php', ' && array_diff(array_column($after->failing(), \'id\'), $failing) === []', '', 'MeetingsTest'],
+    'a radius that cannot be emptied' => ['Added/Mat/Mat.php', "Row::length('radius')->emptied()", "Row::length('radius')", 'TableTest'],
+    'a count that is typed stays text' => ['Spec/SpecEditor.php', '$row?->kind === Kind::Count', 'false', 'TableTest'],
+    'nobody is asked about a border' => ['Added/Mat/Mat.php', '->ordinary(0.5, 60)', '', 'TableTest'],
+    'less of an option is never tried' => ['Settle/Mending.php', '$option->lessens !== null', 'false', 'CasesTest|DeviationTest'],
 ];

@@ -177,9 +177,9 @@ final readonly class Sizing
     /** @return list<Remedy> */
     private function tried(Fit $fit, Figures $figures): array
     {
-        $request = $figures->request;
+        $make = $this->make($figures->request);
 
-        return (new Mending($this->settled(...), $figures, $this->fields($request)))->of($fit, $this->make($request)->remedies($fit->id, $figures));
+        return (new Mending($this->settled(...), $figures, $this->fields($figures->request), $make->options()))->of($fit, $make->remedies($fit->id, $figures));
     }
 
     /** @param array<string, mixed> $spec */

@@ -8,6 +8,7 @@ use App\Words\Words;
 use Gimbo\Core\Exchange\DesignWriter;
 use Gimbo\Core\Paper\NamedSize;
 use Gimbo\Core\Sizing;
+use Gimbo\Core\Spec\Table;
 use Gimbo\Core\Tests\Specs;
 use MessageFormatter;
 use PHPUnit\Framework\TestCase;
@@ -25,6 +26,30 @@ final class WordsTest extends TestCase
         foreach ($codes as $code) {
             self::assertArrayHasKey("reason.$code", $sentences);
         }
+    }
+
+    /** What can be changed by itself is called something: by its row, as the screens look its name up (resources/js/ui/fieldName.ts). */
+    public function test_every_field_that_can_be_changed_has_a_name(): void
+    {
+        $sentences = self::sentences();
+        $sizing = Sizing::ofEverything();
+        $named = 0;
+        foreach ($sizing->makes->list() as $make) {
+            $table = new Table($sizing->makes->ids(), $make, $sizing->added);
+            $rows = $table->root->rows();
+            foreach ($table->entries as $entry) {
+                foreach ($entry->rows() as $at => $row) {
+                    $rows["/with$at"] = $row;
+                }
+            }
+            foreach ($rows as $at => $row) {
+                if ($row->moved !== null) {
+                    self::assertArrayHasKey('field'.strtr((string) preg_replace('~^/papers/\*~', '/paper', $at), '/', '.'), $sentences);
+                    $named++;
+                }
+            }
+        }
+        self::assertGreaterThan(500, $named);
     }
 
     /** Whatever any make can answer, found by asking for a hundred random designs of each. */

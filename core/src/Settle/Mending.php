@@ -12,6 +12,7 @@ use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
 use Gimbo\Core\Spec\Field;
+use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SpecEditor;
 
 /**
@@ -22,9 +23,6 @@ final readonly class Mending
 {
     /** The fits that less of something can mend, in every make. */
     private const LESS = ['sheet-from-paper', Reach::ID, 'flaps-stay-inside', 'lid-not-taller-than-tray'];
-
-    /** The options of which there may be less without its being another thing. */
-    private const SHORTER = ['topFlap', 'bottomFlap', 'sideFlap', 'secondSideFlap', 'flap', 'lidDepth', 'depth', 'frontHeight', 'frontTabs', 'pocketHeight', 'gusset'];
 
     /** What of an addition there may be less of, by the fit that fails; a field that is not there is left out. */
     private const OF_ADDED = [
@@ -42,8 +40,9 @@ final readonly class Mending
     /**
      * @param Closure(array<string, mixed>): ?Figures $settle what a spec comes to; null where it is none
      * @param array<string, Field> $fields every length of the request that can be changed
+     * @param list<Row> $options what can be asked of the make
      */
-    public function __construct(private Closure $settle, private Figures $figures, private array $fields)
+    public function __construct(private Closure $settle, private Figures $figures, private array $fields, private array $options)
     {
     }
 
@@ -99,9 +98,11 @@ final readonly class Mending
         foreach (['width', 'height', 'depth'] as $direction) {
             yield $this->lengths($fit, "less-room-$direction", ["/clearance/$direction" => [$request->tools->cut, $least]]);
         }
-        foreach (self::SHORTER as $option) {
-            $field = $this->fields["/options/$option"] ?? null;
-            $field === null || yield $this->lengths($fit, 'shorter', [$field->at => [$request->tools->score, $field->value->timesNearest(1, 2)]], ['field' => "options.$option"]);
+        $lessened = array_values(array_filter($this->options, fn (Row $option) => $option->lessens !== null));
+        usort($lessened, fn (Row $a, Row $b) => $a->lessens <=> $b->lessens);
+        foreach ($lessened as $option) {
+            $field = $this->fields["/options/$option->name"] ?? null;
+            $field === null || yield $this->lengths($fit, 'shorter', [$field->at => [$request->tools->score, $field->value->timesNearest(1, 2)]], ['field' => "options.$option->name"]);
         }
         yield $this->lengths($fit, 'less-room', ['/clearance/width' => [$request->tools->cut, $least], '/clearance/height' => [$request->tools->cut, $least]]);
         yield $this->fewer($fit);

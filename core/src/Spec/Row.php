@@ -24,7 +24,7 @@ final readonly class Row
      * @param ?array{non-empty-list<string>, string} $when other options, and the choice which one of them must have for it to count
      * @param ?Length $thickerThan what is held must be for it to matter
      * @param bool $mayBeEmpty whether nothing typed there means the usual
-     * @param bool $mayBeLess whether a fit that fails may be mended by less of it
+     * @param ?int $lessens when less of it is tried to mend a fit that fails, the lowest first; null where it would be another thing then
      * @param int $since the version of a design document since which it is there
      */
     private function __construct(
@@ -41,7 +41,7 @@ final readonly class Row
         public bool $isRequired = false,
         public bool $mayBeZero = false,
         public bool $mayBeEmpty = false,
-        public bool $mayBeLess = false,
+        public ?int $lessens = null,
         public int $since = 1,
     ) {
     }
@@ -100,10 +100,10 @@ final readonly class Row
         return $this->but(['mayBeEmpty' => true]);
     }
 
-    /** Less of it may mend a fit that fails. */
-    public function lessened(): self
+    /** Less of it may mend a fit that fails; of several that may, the one with the lowest number is tried first. */
+    public function lessened(int $turn): self
     {
-        return $this->but(['mayBeLess' => true]);
+        return $this->but(['lessens' => $turn]);
     }
 
     public function moved(?Moved $by): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Added\Band;
 
 use Gimbo\Core\Added\Edges;
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Spec\Kind;
@@ -13,6 +14,8 @@ use Gimbo\Core\Spec\Row;
 /** Paper once round the finished thing. */
 final class Band implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'band';
@@ -26,20 +29,5 @@ final class Band implements Role
             Row::choice('edge', Edges::ALL),
             Row::of('paper', Kind::PaperId),
         ];
-    }
-
-    public function needsPlace(): bool
-    {
-        return false;
-    }
-
-    public function isLayer(): bool
-    {
-        return false;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 }

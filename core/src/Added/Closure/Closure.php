@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added\Closure;
 
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Spec\Circumstances;
@@ -13,6 +14,8 @@ use Gimbo\Core\Spec\Row;
 /** What holds a top flap shut. */
 final class Closure implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'closure';
@@ -25,21 +28,6 @@ final class Closure implements Role
             Row::length('size')->emptied()->usually(self::across(...)),
             Row::of('paper', Kind::PaperId),
         ];
-    }
-
-    public function needsPlace(): bool
-    {
-        return false;
-    }
-
-    public function isLayer(): bool
-    {
-        return false;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 
     /** Round, in the size there is a punch for that is nearest to the usual one; a dot and a slit have none. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added\Emboss;
 
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Spec\Circumstances;
@@ -13,6 +14,8 @@ use Gimbo\Core\Spec\Row;
 /** A pattern pressed into a panel or a mat. */
 final class Emboss implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'emboss';
@@ -31,15 +34,5 @@ final class Emboss implements Role
     public function needsPlace(): bool
     {
         return true;
-    }
-
-    public function isLayer(): bool
-    {
-        return false;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added\Label;
 
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Spec\Circumstances;
 use Gimbo\Core\Spec\Kind;
@@ -12,6 +13,8 @@ use Gimbo\Core\Spec\Row;
 /** A piece with a text on it. */
 final class Label implements Role
 {
+    use PlainRole;
+
     private const MOST = 500;
 
     private const LONGEST_TEXT = 200;
@@ -35,18 +38,8 @@ final class Label implements Role
         ];
     }
 
-    public function needsPlace(): bool
-    {
-        return false;
-    }
-
     public function isLayer(): bool
     {
         return true;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added\Liner;
 
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Spec\Circumstances;
 use Gimbo\Core\Spec\Kind;
@@ -12,6 +13,8 @@ use Gimbo\Core\Spec\Row;
 /** A lining of an envelope's front and top flap. */
 final class Liner implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'liner';
@@ -23,20 +26,5 @@ final class Liner implements Role
             Row::border('border')->ordinary(0.5, 60)->usually(fn (Circumstances $in) => $in->of(1, 4, 6)),
             Row::of('paper', Kind::PaperId),
         ];
-    }
-
-    public function needsPlace(): bool
-    {
-        return false;
-    }
-
-    public function isLayer(): bool
-    {
-        return false;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 }

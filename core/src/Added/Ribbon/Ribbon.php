@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added\Ribbon;
 
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Spec\Circumstances;
 use Gimbo\Core\Spec\Row;
@@ -11,6 +12,8 @@ use Gimbo\Core\Spec\Row;
 /** A ribbon round the finished thing, or behind a mat. */
 final class Ribbon implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'ribbon';
@@ -23,20 +26,5 @@ final class Ribbon implements Role
             Row::choice('way', ['once', 'both', 'behind']),
             Row::length('bow')->emptied()->usually(fn (Circumstances $in) => $in->choices['way'] === 'behind' ? null : $in->of(18, 1, 450)),
         ];
-    }
-
-    public function needsPlace(): bool
-    {
-        return false;
-    }
-
-    public function isLayer(): bool
-    {
-        return false;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Added\Strip;
 
 use Gimbo\Core\Added\Edges;
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Spec\Circumstances;
@@ -14,6 +15,8 @@ use Gimbo\Core\Spec\Row;
 /** A narrow layer right across a panel, or along it. */
 final class Strip implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'strip';
@@ -41,10 +44,5 @@ final class Strip implements Role
     public function isLayer(): bool
     {
         return true;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 }

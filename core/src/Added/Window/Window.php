@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added\Window;
 
+use Gimbo\Core\Added\PlainRole;
 use Gimbo\Core\Added\Role;
 use Gimbo\Core\Spec\Circumstances;
 use Gimbo\Core\Spec\Kind;
@@ -12,6 +13,8 @@ use Gimbo\Core\Spec\Row;
 /** An opening in a panel, with what lies behind it and round it. */
 final class Window implements Role
 {
+    use PlainRole;
+
     public function id(): string
     {
         return 'window';
@@ -37,16 +40,6 @@ final class Window implements Role
     public function needsPlace(): bool
     {
         return true;
-    }
-
-    public function isLayer(): bool
-    {
-        return false;
-    }
-
-    public function carries(): bool
-    {
-        return false;
     }
 
     private static function margin(string $name): Row

@@ -74,7 +74,7 @@ final readonly class DeepEnvelope implements Make
     public function options(): array
     {
         return [
-            TurnedMethod::option(), Row::length('depth'), Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            TurnedMethod::option(), Row::length('depth')->lessened(7), Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
             Row::lengthOrZero('bottomShorter'),
             Row::choice('topTip', array_map(fn (TopTip $tip) => $tip->value, TopTip::cases())), Row::length('topTipBy'),
         ];

@@ -93,7 +93,7 @@ final readonly class NoteWallet implements Make
 
     public function options(): array
     {
-        return [Row::count('perPocket', 1, 500, fn (Circumstances $in) => intdiv(($in->item->count ?? 1) + 1, 2)), Row::length('pocketHeight'), Row::length('gusset')];
+        return [Row::count('perPocket', 1, 500, fn (Circumstances $in) => intdiv(($in->item->count ?? 1) + 1, 2)), Row::length('pocketHeight')->lessened(10), Row::length('gusset')->lessened(11)];
     }
 
     /** Pockets 2 in high, on low covers two thirds of what stands in them; tabs of 1/2 in: common practice, no source. */

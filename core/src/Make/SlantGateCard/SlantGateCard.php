@@ -82,7 +82,7 @@ final readonly class SlantGateCard implements Make
 
     public function options(): array
     {
-        return [Row::length('flap'), Row::length('tipDrop'), Row::length('footInset')];
+        return [Row::length('flap')->lessened(5), Row::length('tipDrop'), Row::length('footInset')];
     }
 
     /** Common practice, no source: a flap of four fifths of the front, its tip three tenths down, its foot three tenths in. */

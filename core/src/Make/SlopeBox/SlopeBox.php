@@ -92,8 +92,8 @@ final readonly class SlopeBox implements Make
     public function options(): array
     {
         return [
-            Row::length('depth'), Row::length('frontHeight'), Row::length('slope'),
-            Row::count('sheets', 1, 2, fn () => 1), Row::length('frontTabs')->onlyWith(['sheets'], '2'), Row::count('dividers', 0, 12, fn () => 0),
+            Row::length('depth')->lessened(7), Row::length('frontHeight')->lessened(8), Row::length('slope'),
+            Row::count('sheets', 1, 2, fn () => 1), Row::length('frontTabs')->lessened(9)->onlyWith(['sheets'], '2'), Row::count('dividers', 0, 12, fn () => 0),
         ];
     }
 

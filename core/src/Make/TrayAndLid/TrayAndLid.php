@@ -64,10 +64,10 @@ final readonly class TrayAndLid implements Make
     public function options(): array
     {
         return [
-            Row::length('depth'),
+            Row::length('depth')->lessened(7),
             Row::choice('trayWall', [Wall::SINGLE, Wall::DOUBLED]),
             Row::choice('lidWall', [Wall::SINGLE, Wall::DOUBLED]),
-            Row::length('lidDepth'),
+            Row::length('lidDepth')->lessened(6),
             Row::lengthOrZero('lidPlay'),
             Row::choice('hem', [Wall::NEARER, Wall::ALIKE])->onlyWith(['trayWall', 'lidWall'], Wall::DOUBLED),
         ];
