@@ -196,6 +196,6 @@ final readonly class Sizing
     {
         $make = $this->makes->find($request->make) ?? throw new \LogicException("No make is called $request->make.");
 
-        return $request->with === [] ? $make : new Dressed($make);
+        return $request->with === [] ? $make : new Dressed($make, $this->added);
     }
 }

@@ -30,7 +30,7 @@ final class Layers
         'Library' => ['Document', 'Error', 'Measure', 'Paper', 'Tool'],
         'Sheet' => ['Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Tool'],
         'Steps' => ['Crease', 'Geometry', 'Measure', 'Tool'],
-        'Spec' => ['Crease', 'Document', 'Error', 'Geometry', 'Measure', 'Paper', 'Steps', 'Tool'],
+        'Spec' => ['Crease', 'Document', 'Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Steps', 'Tool'],
         'Settle' => ['Crease', 'CutPlan', 'Error', 'Fit', 'Geometry', 'Measure', 'Paper', 'Sheet', 'Spec', 'Steps', 'Tool'],
         'Make' => ['Crease', 'Fit', 'Geometry', 'Measure', 'Paper', 'Settle', 'Sheet', 'Spec', 'Steps', 'Tool'],
         'Added' => ['Crease', 'Fit', 'Geometry', 'Make', 'Measure', 'Paper', 'Settle', 'Sheet', 'Spec', 'Steps', 'Tool'],

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Architecture;
 
+use Gimbo\Core\Added\Roles;
+use Gimbo\Core\Make\Make;
+use Gimbo\Core\Make\Makes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -57,5 +60,35 @@ final class LayersTest extends TestCase
         foreach ($mayUse as $folder => $others) {
             self::assertEqualsCanonicalizing($others, array_keys($used[$folder]), $folder);
         }
+    }
+
+    /** Words that happen to be called like a make, a role or an option, and are something else there: file, word, what it is. */
+    private const OTHERWISE = [
+        ['Added/Cutting.php', 'window', 'the id of a step'], ['Added/Cutting.php', 'fold', 'the id of a step'],
+        ['Make/Shared/TurnedWork.php', 'fold', 'the id of a step'], ['Settle/MeasureRow.php', 'slope', 'what a protractor reads'],
+        ['Settle/Meetings.php', 'depth', 'a figure of what is held'], ['Settle/Missed.php', 'depth', 'a figure of the closed make'],
+        ['Settle/Mending.php', 'depth', 'a clearance'],
+    ];
+
+    /** What a make or a role is asked for and what follows from it stand in its own folder; an option of several makes, in the one class they share it from. */
+    public function test_what_is_shared_names_no_make_no_role_and_no_option_by_its_text(): void
+    {
+        $makes = Makes::all();
+        $options = array_merge(...array_map(fn (Make $make): array => array_column($make->options(), 'name'), $makes->list()));
+        $names = [...$makes->ids(), ...Roles::all()->ids(), ...$options];
+        $found = [];
+        foreach (['Make', 'Make/Shared', 'Added', 'Settle'] as $folder) {
+            foreach (glob(self::CORE."$folder/*.php") ?: [] as $file) {
+                $code = (string) file_get_contents($file);
+                foreach (\PhpToken::tokenize($code) as $token) {
+                    $text = trim($token->text, '\'"');
+                    $isOwner = str_contains($code, "Row::choice('$text'") || str_contains($code, "Row::length('$text'");
+                    if ($token->id === T_CONSTANT_ENCAPSED_STRING && in_array($text, $names, true) && ! $isOwner) {
+                        $found[] = "$folder/".basename($file)." $text";
+                    }
+                }
+            }
+        }
+        self::assertEqualsCanonicalizing(array_map(fn (array $one): string => "$one[0] $one[1]", self::OTHERWISE), array_values(array_unique($found)));
     }
 }

@@ -8,6 +8,7 @@ use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Tolerance;
+use Gimbo\Core\Spec\Addition;
 
 /**
  * What something is laid on: a panel of a piece, or another layer.
@@ -55,6 +56,17 @@ final readonly class Carrier
         [$cos, $sin] = [cos($this->radians), sin($this->radians)];
 
         return new Point($p->x * $cos - $p->y * $sin, $p->x * $sin + $p->y * $cos);
+    }
+
+    /** Where the middle of something that is put on it is to lie, in its own frame. */
+    public function middle(Addition $addition): Point
+    {
+        [$left, $right, $low, $high] = Rings::bounds($this->own());
+        [$x, $y] = $addition->at ?? [null, null];
+
+        return $x === null || $y === null
+            ? new Point(($left + $right) / 2, ($low + $high) / 2)
+            : new Point($left + $x->toMillimetres(), $low + $y->toMillimetres());
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Gimbo\Core\Added;
 use Gimbo\Core\Crease\Opened;
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Fit\MakeUp;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
 use Gimbo\Core\Make\Shape;
@@ -31,7 +32,7 @@ use Gimbo\Core\Steps\WorkStep;
 /** A make and everything that goes with it, as one make: planned, settled, shaped and worked together. */
 final readonly class Dressed implements Make
 {
-    public function __construct(private Make $inner)
+    public function __construct(private Make $inner, private Roles $roles)
     {
     }
 
@@ -92,7 +93,7 @@ final readonly class Dressed implements Make
         $fits = array_values(array_filter($figures->fits, fn ($fit) => $fit->id !== FromPaper::ID));
 
         return $figures->dressed(
-            [...$figures->pieces, ...$added], Growth::of($figures->closed, $outfit, $plan->request),
+            [...$figures->pieces, ...$added], Growth::of($figures->closed, $outfit, $this->inner->faces()),
             [...$fits, ...$outfit->fits, ...FromPaper::fits([...$figures->pieces, ...$added], $plan->request, $outfit->pieces)], $outfit,
         );
     }
@@ -118,7 +119,7 @@ final readonly class Dressed implements Make
 
     public function joins(Figures $figures): array
     {
-        return [...$this->inner->joins($figures->made()), ...array_merge([], ...array_map(fn (WorkStep $step) => $step->joins, AddedWork::glued($figures)))];
+        return [...$this->inner->joins($figures->made()), ...array_merge([], ...array_map(fn (WorkStep $step) => $step->joins, Gluing::all($figures)))];
     }
 
     public function stock(): PaperKind
@@ -126,20 +127,16 @@ final readonly class Dressed implements Make
         return $this->inner->stock();
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return $this->inner->isHeldByBand();
+        return $this->inner->faces();
     }
 
     public function loose(Figures $figures): array
     {
         $loose = $this->inner->loose($figures->made());
         foreach ($figures->outfit->pieces as $piece) {
-            $piece->placings === [] && $loose[$piece->id()] = match ($piece->role) {
-                'band' => 'goes-round',
-                'label' => 'is-stuck-on',
-                default => 'is-put-on',
-            };
+            $piece->placings === [] && $loose[$piece->id()] = $piece->kind->loose;
         }
 
         return $loose;
@@ -147,7 +144,7 @@ final readonly class Dressed implements Make
 
     public function steps(Figures $figures): array
     {
-        return AddedWork::among($this->inner->steps($figures->made()), $figures, fn (string $piece): Pattern => $this->shape($figures, $piece)->pattern);
+        return AddedWork::among($this->roles, $this->inner->steps($figures->made()), $figures, fn (string $piece): Pattern => $this->shape($figures, $piece)->pattern);
     }
 
     public function remedies(string $fit, Figures $figures): array
@@ -157,6 +154,8 @@ final readonly class Dressed implements Make
 
     private function outfit(Figures $figures, \Closure $sheetOf): Outfit
     {
-        return Outfitter::of($figures->request, $figures, fn (string $piece): Pattern => $this->inner->shape($figures, $piece)->pattern, $sheetOf, $this->inner->isHeldByBand());
+        $patternOf = fn (string $piece): Pattern => $this->inner->shape($figures, $piece)->pattern;
+
+        return Outfitting::of($this->roles, $figures, $this->inner->faces(), $patternOf, $sheetOf);
     }
 }

@@ -8,23 +8,17 @@ use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Crease\Side;
 use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Settle\Extents;
 use Gimbo\Core\Settle\Outfit;
 use Gimbo\Core\Sheet\NothingLeft;
-use Gimbo\Core\Spec\SizingRequest;
 use LogicException;
 
 /** How much larger the finished thing gets by what lies on it: layers that lie over one another add up, those side by side do not. */
 final class Growth
 {
-    /** Makes whose walls stand up from the table, so that what they hold leans against them: which way a panel faces, and what that adds to. */
-    private const STANDING = ['slope-box'];
-
-    /** Pieces whose walls are inside another's. */
-    private const COVERED = ['tray'];
-
-    public static function of(Extents $closed, Outfit $outfit, SizingRequest $request): Extents
+    public static function of(Extents $closed, Outfit $outfit, Faces $faces): Extents
     {
         $grown = [0.0, 0.0, 0.0];
         foreach ($outfit->patterns as $id => $pattern) {
@@ -52,10 +46,11 @@ final class Growth
                 $ring === [] || $byWay[$way][] = [$ring, $thickness, $normal];
             }
             foreach ($byWay as $way => $of) {
-                if ($way !== 2 && in_array($id, self::COVERED, true)) {
+                if ($way !== 2 && in_array($id, $faces->covered, true)) {
                     continue;
                 }
-                $to = in_array($request->make, self::STANDING, true) ? [0, 2, 1][$way] : $way;
+                // What stands up from the table is as deep as it is deep on the table.
+                $to = $faces->isStanding ? [0, 2, 1][$way] : $way;
                 $grown[$to] += self::most($of);
             }
         }
@@ -74,10 +69,7 @@ final class Growth
                 if (! $isFlat && $placing->side === Side::Inside) {
                     continue;
                 }
-                $bottom = $placing;
-                while (($under = $outfit->piece($bottom->piece)) !== null) {
-                    $bottom = $under->placings[0];
-                }
+                $bottom = $outfit->bottom($placing);
                 if ($bottom->piece === $piece) {
                     foreach ($placing->faces === [] ? [$bottom->face] : $placing->faces as $face) {
                         $layers[] = [$face, $added->paper->caliper->toMillimetres()];

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Added;
 
-/** What holds of most of what goes with a make: it needs no panel, lies on none, and carries nothing. */
+use Gimbo\Core\Fit\Fit;
+use Gimbo\Core\Settle\Figures;
+use Gimbo\Core\Spec\Addition;
+
+/** What holds of most of what goes with a make: it needs no panel, lies on none, carries nothing, and its pieces are all there is to it. */
 trait PlainRole
 {
     public function needsPlace(): bool
@@ -20,5 +24,24 @@ trait PlainRole
     public function carries(): bool
     {
         return false;
+    }
+
+    public function stage(): Stage
+    {
+        return Stage::Layers;
+    }
+
+    public function onFlat(Figures $figures, string $piece, int $phase): array
+    {
+        return [];
+    }
+
+    public function work(Addition $addition, AddedWork $work): void
+    {
+    }
+
+    public function remedies(Fit $fit, Addition $addition): array
+    {
+        return [];
     }
 }

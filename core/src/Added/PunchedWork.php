@@ -52,7 +52,8 @@ final class PunchedWork
         [$wide, $tall] = [$right - $left, $high - $low];
         if ($step->do !== Deed::Hole) {
             // A disc: its square with all four corners off.
-            $isDisc = count($away) === 4 && in_array($figures->outfit->piece($step->piece)?->role, ['disc', 'catch', 'frame', 'rim'], true);
+            $kind = $figures->outfit->piece($step->piece)?->kind;
+            $isDisc = count($away) === 4 && ($kind?->isDisc === true || $kind?->isRim === true);
 
             return match (true) {
                 ! $isDisc || $punches->circles === [] => $step,

@@ -14,6 +14,7 @@ use Gimbo\Core\Added\Ribbon\Ribbon;
 use Gimbo\Core\Added\Strip\Strip;
 use Gimbo\Core\Added\Window\Window;
 use Gimbo\Core\Spec\AddedOffers;
+use Gimbo\Core\Spec\Addition;
 use LogicException;
 
 /** Everything that can go with a make, by id: the one place where a role is registered. */
@@ -40,6 +41,18 @@ final readonly class Roles implements AddedOffers
     public function find(string $id): ?Role
     {
         return $this->byId[$id] ?? null;
+    }
+
+    /** The role of something that was asked for. */
+    public function of(Addition $addition): Role
+    {
+        return $this->byId[$addition->role->id()];
+    }
+
+    /** @return list<Role> in the order in which they are registered */
+    public function list(): array
+    {
+        return array_values($this->byId);
     }
 
     public function ids(): array

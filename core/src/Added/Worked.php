@@ -80,7 +80,7 @@ final class Worked
     /** How much of a punched edge is left plain at either end, and how many repeats lie between; null where none does. */
     public static function repeats(AddedPiece $piece, Punches $punches): ?Repeats
     {
-        if (($piece->addition->choices['edge'] ?? 'none') === 'none' || $punches->repeat === null || ! in_array($piece->role, ['mat', 'strip', 'band'], true) || ! self::isRectangle($piece->outline)) {
+        if (($piece->addition->choices['edge'] ?? 'none') === 'none' || $punches->repeat === null || ! $piece->kind->hasEdges || ! self::isRectangle($piece->outline)) {
             return null;
         }
         $repeats = Repeats::along($piece->figures->sheet->width, $punches->repeat);

@@ -136,7 +136,7 @@ final class Piece
     {
         $laid = [];
         foreach ($this->all->outfit->pieces as $added) {
-            foreach ($added->isBehind() ? [] : $added->placings as $placing) {
+            foreach ($added->kind->isBehind() ? [] : $added->placings as $placing) {
                 $chain = $this->all->outfit->chain($placing);
                 $root = $chain[count($chain) - 1];
                 foreach ($root->piece === $this->id && $root->copy === 1 ? array_keys($added->pattern()->faces) : [] as $f) {

@@ -52,8 +52,8 @@ interface Make extends Offer
     /** What it is usually made of. */
     public function stock(): PaperKind;
 
-    /** Whether it is shut once it is made, so that a band round it holds it. */
-    public function isHeldByBand(): bool;
+    /** How it is seen from outside once it is made: docs/adding-a-make.md, 6. */
+    public function faces(): Faces;
 
     /**
      * The pieces that stay unattached, and why: a code.

@@ -14,10 +14,12 @@ use Gimbo\Core\Steps\Opening;
 /** A piece of paper that goes with a make, worked out. */
 final class AddedPiece
 {
+    /** What it is: a role of an addition, or a part of a window or a closure. */
+    public readonly string $role;
+
     private ?Pattern $opened = null;
 
     /**
-     * @param string $role what it is: a role of an addition, or a part of a window or a closure
      * @param Addition $addition what asked for it
      * @param Polygon $outline on its own sheet
      * @param list<Opening> $openings in it
@@ -27,10 +29,18 @@ final class AddedPiece
      * @param float $radius of its corners, which the outline has square and the pattern round, mm
      */
     public function __construct(
-        public readonly string $role, public readonly Addition $addition, public readonly Paper $paper, public readonly PieceFigures $figures,
-        public readonly Polygon $outline, public readonly Pattern $whole, public readonly array $openings, public readonly array $placings, public readonly ?string $mirrors = null,
+        public readonly AddedKind $kind,
+        public readonly Addition $addition,
+        public readonly Paper $paper,
+        public readonly PieceFigures $figures,
+        public readonly Polygon $outline,
+        public readonly Pattern $whole,
+        public readonly array $openings = [],
+        public readonly array $placings = [],
+        public readonly ?string $mirrors = null,
         public readonly float $radius = 0.0,
     ) {
+        $this->role = $kind->name;
     }
 
     public function id(): string
@@ -38,16 +48,10 @@ final class AddedPiece
         return $this->figures->id;
     }
 
-    /** Whether it lies on the side of its panel that is not seen. */
-    public function isBehind(): bool
-    {
-        return in_array($this->role, ['rim', 'backing'], true);
-    }
-
     /** The same piece, of which another is the mirror image. */
     public function mirroring(string $other): self
     {
-        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $this->openings, $this->placings, $other, $this->radius);
+        return new self($this->kind, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $this->openings, $this->placings, $other, $this->radius);
     }
 
     /**
@@ -57,13 +61,13 @@ final class AddedPiece
      */
     public function at(array $placings): self
     {
-        return new self($this->role, $this->addition, $this->paper, $this->figures->times(count($placings)), $this->outline, $this->whole, $this->openings, $placings, $this->mirrors, $this->radius);
+        return new self($this->kind, $this->addition, $this->paper, $this->figures->times(count($placings)), $this->outline, $this->whole, $this->openings, $placings, $this->mirrors, $this->radius);
     }
 
     /** @param list<Opening> $openings */
     public function opened(array $openings): self
     {
-        return new self($this->role, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $openings, $this->placings, $this->mirrors, $this->radius);
+        return new self($this->kind, $this->addition, $this->paper, $this->figures, $this->outline, $this->whole, $openings, $this->placings, $this->mirrors, $this->radius);
     }
 
     public function pattern(): Pattern

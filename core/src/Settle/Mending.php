@@ -11,6 +11,7 @@ use Gimbo\Core\Measure\Length;
 use Gimbo\Core\Measure\LengthFormatter;
 use Gimbo\Core\Measure\Step;
 use Gimbo\Core\Measure\System;
+use Gimbo\Core\Spec\Addition;
 use Gimbo\Core\Spec\Field;
 use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SpecEditor;
@@ -23,13 +24,6 @@ final readonly class Mending
 {
     /** The fits that less of something can mend, in every make. */
     private const LESS = ['sheet-from-paper', Reach::ID, 'flaps-stay-inside', 'lid-not-taller-than-tray'];
-
-    /** What of an addition there may be less of, by the fit that fails; a field that is not there is left out. */
-    private const OF_ADDED = [
-        'mat-has-room' => 'border', 'panel-is-there' => '', 'window-inside-panel' => 'shape/circle', 'windows-apart' => '', 'window-inside-mat' => 'shape/circle',
-        'backing-inside-panel' => 'backing/margin', 'label-inside-panel' => 'width', 'band-overlaps' => '',
-        'corners-have-room' => 'radius', 'corner-inside-rounded' => '', 'edge-punch-is-there' => '', 'edge-has-repeats' => '', 'plate-covers-panel' => '', 'seam-is-hidden' => '',
-    ];
 
     /** More ways than these are not read. */
     private const MOST_LESS = 4;
@@ -187,24 +181,31 @@ final readonly class Mending
         $remedies = [];
         foreach ($request->with as $addition) {
             $isIts = $fit->piece !== null && ($fit->piece === $addition->id || str_starts_with($fit->piece, "$addition->id-"));
-            if ($fit->id === HeldShut::FIT && $addition->role->id() === 'closure') {
-                foreach (['dot', 'string', 'slit', 'catch'] as $kind) {
-                    $kind === $addition->choice('by') || $remedies[] = new Remedy("closure-$kind", ["/with/$addition->index/by" => $kind, "/with/$addition->index/size" => null]);
-                }
-            } elseif ($isIts && isset(self::OF_ADDED[$fit->id])) {
-                str_starts_with($fit->id, 'edge-') && $remedies[] = new Remedy('plain-edge', ["/with/$addition->index/edge" => null]);
-                array_push($remedies, ...array_filter([$this->lessOf($fit, "/with/$addition->index/".self::OF_ADDED[$fit->id])]));
+            // Of a fit that is about no piece those know what mends it whose it is.
+            if ($fit->piece === null || ($isIts && ! in_array($fit->id, self::LESS, true))) {
+                array_push($remedies, ...$addition->role->remedies($fit, $addition));
+            }
+            if ($isIts && ! in_array($fit->id, self::LESS, true)) {
+                array_push($remedies, ...$this->lessOf($fit, $addition));
                 $remedies[] = new Remedy('without-it', ["/with/$addition->index" => null]);
             }
+
         }
 
         return $remedies;
     }
 
-    private function lessOf(Fit $fit, string $at): ?Remedy
+    /** @return list<Remedy> less of what an addition's rows say may mend the fit */
+    private function lessOf(Fit $fit, Addition $addition): array
     {
-        $field = $this->fields[$at] ?? null;
+        $remedies = [];
+        foreach ($addition->role->rows() as $row) {
+            $part = $row->mends[$fit->id] ?? null;
+            $field = $part === null ? null : $this->fields[rtrim("/with/$addition->index/$row->name/$part", '/')] ?? null;
+            $least = $field === null ? [] : [$field->at => [$field->step, Length::min($field->step->size, $field->value)]];
+            $remedies[] = $least === [] ? null : $this->lengths($fit, 'smaller', $least);
+        }
 
-        return $field === null ? null : $this->lengths($fit, 'smaller', [$at => [$field->step, Length::min($field->step->size, $field->value)]]);
+        return array_values(array_filter($remedies));
     }
 }

@@ -48,6 +48,14 @@ final readonly class Outfit
         return $chain;
     }
 
+    /** Where something lies on a piece of the make, all that lies between left out. */
+    public function bottom(Placing $placing): Placing
+    {
+        $chain = $this->chain($placing);
+
+        return $chain[count($chain) - 1];
+    }
+
     /** How thick what lies between a piece and the panel at the bottom of it is, mm. */
     public function below(AddedPiece $piece): float
     {

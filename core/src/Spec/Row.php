@@ -25,6 +25,7 @@ final readonly class Row
      * @param ?Length $thickerThan what is held must be for it to matter
      * @param bool $mayBeEmpty whether nothing typed there means the usual
      * @param ?int $lessens when less of it is tried to mend a fit that fails, the lowest first; null where it would be another thing then
+     * @param array<string, string> $mends the fits that less of it may mend, and what of it is less: a pointer within it, or nothing
      * @param int $since the version of a design document since which it is there
      */
     private function __construct(
@@ -42,6 +43,7 @@ final readonly class Row
         public bool $mayBeZero = false,
         public bool $mayBeEmpty = false,
         public ?int $lessens = null,
+        public array $mends = [],
         public int $since = 1,
     ) {
     }
@@ -104,6 +106,12 @@ final readonly class Row
     public function lessened(int $turn): self
     {
         return $this->but(['lessens' => $turn]);
+    }
+
+    /** Less of it, or of a part of it, may mend that fit. */
+    public function mends(string $fit, string $part = ''): self
+    {
+        return $this->but(['mends' => [...$this->mends, $fit => $part]]);
     }
 
     public function moved(?Moved $by): self

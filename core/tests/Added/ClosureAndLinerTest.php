@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Tests\Added;
 
-use Gimbo\Core\Added\Closure;
-use Gimbo\Core\Added\Liner;
+use Gimbo\Core\Added\Closure\FlapHold;
+use Gimbo\Core\Added\Liner\LinerShape;
 use Gimbo\Core\Crease\Overlap;
 use Gimbo\Core\Design\Piece;
 use Gimbo\Core\Geometry\Point;
@@ -58,7 +58,7 @@ final class ClosureAndLinerTest extends TestCase
                 // A flap that is cut to a stub has no middle under its liner.
                 is_array($spec['options']) && $spec['options'] = array_diff_key($spec['options'], ['topTip' => 1]);
                 $piece = Sizing::ofEverything()->size($spec)->pieces[0];
-                $lining = Liner::of($piece->pattern(), Length::inches(1, 4));
+                $lining = LinerShape::of($piece->pattern(), Length::inches(1, 4));
                 if ($lining === null) {
                     continue;
                 }
@@ -117,7 +117,7 @@ final class ClosureAndLinerTest extends TestCase
             $names = array_map(fn ($face) => $face->name, $piece->pattern()->faces);
             $flap = $piece->pattern()->polygon($piece->pattern()->faceNamed('top-flap'));
             foreach (['dot', 'string', 'catch'] as $kind) {
-                $closure = Closure::of($kind, $piece->id, $piece->pattern(), $piece->folding(...), $kind === 'catch' ? 12.0 : null);
+                $closure = FlapHold::of($kind, $piece->id, $piece->pattern(), $piece->folding(...), $kind === 'catch' ? 12.0 : null);
                 self::assertNotNull($closure?->onBody, "$make $kind");
                 self::assertSame('bottom-flap', $closure->face);
                 $under = $piece->pattern()->polygon($piece->pattern()->faceNamed('bottom-flap'));

@@ -13,6 +13,7 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -129,9 +130,9 @@ final readonly class TicketStand implements Make
         return PaperKind::Box;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return false;
+        return new Faces(isHeldByBand: false);
     }
 
     public function steps(Figures $figures): array

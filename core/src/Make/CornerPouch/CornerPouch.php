@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make\CornerPouch;
 
 use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -30,7 +31,6 @@ use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Sheet\TurnedLayout;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
@@ -67,7 +67,7 @@ final readonly class CornerPouch implements Make
         return [
             TurnedMethod::option(),
             Girth::option(),
-            Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            TurnedMethod::seamOption(),
         ];
     }
 
@@ -121,9 +121,9 @@ final readonly class CornerPouch implements Make
         return PaperKind::Envelope;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return false;
+        return new Faces(isHeldByBand: false);
     }
 
     public function loose(Figures $figures): array

@@ -9,6 +9,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -74,7 +75,7 @@ final readonly class DeepEnvelope implements Make
     public function options(): array
     {
         return [
-            TurnedMethod::option(), Row::length('depth')->lessened(7), Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            TurnedMethod::option(), Row::length('depth')->lessened(7), TurnedMethod::seamOption(),
             Row::lengthOrZero('bottomShorter'),
             Row::choice('topTip', array_map(fn (TopTip $tip) => $tip->value, TopTip::cases())), Row::length('topTipBy'),
         ];
@@ -144,9 +145,9 @@ final readonly class DeepEnvelope implements Make
         return PaperKind::Card;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return true;
+        return new Faces(isHeldByBand: true);
     }
 
     public function loose(Figures $figures): array

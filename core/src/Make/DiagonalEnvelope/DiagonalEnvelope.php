@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Make\DiagonalEnvelope;
 
 use Gimbo\Core\Fit\Dimension;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -27,7 +28,6 @@ use Gimbo\Core\Sheet\Flap;
 use Gimbo\Core\Sheet\Planning;
 use Gimbo\Core\Spec\Clearance;
 use Gimbo\Core\Spec\Item;
-use Gimbo\Core\Spec\Row;
 use Gimbo\Core\Spec\SizingRequest;
 use Gimbo\Core\Steps\Deed;
 use Gimbo\Core\Steps\With;
@@ -65,7 +65,7 @@ final readonly class DiagonalEnvelope implements Make
         return [
             TurnedMethod::option(),
             Girth::option()->forThickerThan(self::bulkyFrom()),
-            Row::length('seam')->onlyWith(['method'], TurnedMethod::SCORE),
+            TurnedMethod::seamOption(),
         ];
     }
 
@@ -123,9 +123,9 @@ final readonly class DiagonalEnvelope implements Make
         return PaperKind::Envelope;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return true;
+        return new Faces(isHeldByBand: true);
     }
 
     public function loose(Figures $figures): array

@@ -14,6 +14,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -152,9 +153,9 @@ final readonly class DiamondCard implements Make
         return PaperKind::Card;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return true;
+        return new Faces(isHeldByBand: true, seenInside: ['card/middle']);
     }
 
     public function loose(Figures $figures): array

@@ -12,6 +12,7 @@ use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -124,9 +125,9 @@ final readonly class FoldedCard implements Make
         return PaperKind::Card;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return true;
+        return new Faces(isHeldByBand: true);
     }
 
     public function loose(Figures $figures): array

@@ -14,6 +14,7 @@ use Gimbo\Core\Fit\MakeUp;
 use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -146,9 +147,9 @@ final readonly class LanternCard implements Make
         return PaperKind::Card;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return false;
+        return new Faces(isHeldByBand: false);
     }
 
     public function loose(Figures $figures): array

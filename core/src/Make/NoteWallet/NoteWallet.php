@@ -17,6 +17,7 @@ use Gimbo\Core\Fit\Term;
 use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -191,9 +192,9 @@ final readonly class NoteWallet implements Make
         return PaperKind::Card;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return true;
+        return new Faces(isHeldByBand: true);
     }
 
     public function loose(Figures $figures): array

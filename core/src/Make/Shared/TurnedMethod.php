@@ -25,9 +25,16 @@ final class TurnedMethod
 
     public const SCORE = 'score-board';
 
+    public const SEAM = 'seam';
+
     public static function option(): Row
     {
         return Row::choice('method', [self::PUNCH, self::SCORE]);
+    }
+
+    public static function seamOption(): Row
+    {
+        return Row::length('seam')->onlyWith(['method'], self::SCORE);
     }
 
     public static function isPunch(SizingRequest $request): bool
@@ -37,7 +44,7 @@ final class TurnedMethod
 
     public static function seam(SizingRequest $request): Length
     {
-        return self::isPunch($request) ? $request->tools->notch : $request->options->length('seam') ?? $request->tools->notch;
+        return self::isPunch($request) ? $request->tools->notch : $request->options->length(self::SEAM) ?? $request->tools->notch;
     }
 
     /**

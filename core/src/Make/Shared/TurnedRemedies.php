@@ -39,7 +39,7 @@ final class TurnedRemedies
             return [];
         }
         $over = $figures->pieces[0]->sheet->width->minus(Length::min($sheet->width, $sheet->height));
-        $known = $request->options->length('seam') ?? $request->tools->notch;
+        $known = $request->options->length(TurnedMethod::SEAM) ?? $request->tools->notch;
         $seam = self::stepOf($request->system)->down($known->minus(Length::atLeast($over->toMillimetres() / 2)));
         $remedies = [];
         if (! $seam->isLessThan(TurnedFits::seamNeed()->timesNearest(1, 2))) {
@@ -57,7 +57,7 @@ final class TurnedRemedies
     {
         $text = self::text($request->system, self::stepOf($request->system)->up($seam));
 
-        return new Remedy('score-with-seam', ['/options/method' => TurnedMethod::SCORE, '/options/seam' => $text], ['seam' => $text]);
+        return new Remedy('score-with-seam', ['/options/method' => TurnedMethod::SCORE, '/options/'.TurnedMethod::SEAM => $text], [TurnedMethod::SEAM => $text]);
     }
 
     private static function stepOf(System $system): Step

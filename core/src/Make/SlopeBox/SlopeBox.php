@@ -17,6 +17,7 @@ use Gimbo\Core\Fit\TermKind;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
+use Gimbo\Core\Make\Faces;
 use Gimbo\Core\Make\HeldKind;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\PaperKind;
@@ -198,9 +199,9 @@ final readonly class SlopeBox implements Make
         return PaperKind::Box;
     }
 
-    public function isHeldByBand(): bool
+    public function faces(): Faces
     {
-        return false;
+        return new Faces(isHeldByBand: false, seenInside: ['box/base', 'back-sheet/base', 'front-sheet/base'], isStanding: true);
     }
 
     public function loose(Figures $figures): array

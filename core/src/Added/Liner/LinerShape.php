@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Added;
+namespace Gimbo\Core\Added\Liner;
 
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Geometry\Inset;
@@ -15,7 +15,7 @@ use Gimbo\Core\Sheet\Flap;
  * A layer inside an envelope's front and top flap, through the gusset between them where there is one; folded where they are. Common
  * practice, no source.
  */
-final class Liner
+final class LinerShape
 {
     /** More than a corner comes out inside its score (a straight envelope's: 0.5 mm), and less than any edge is long. */
     private const LEDGE_MM = 1.0;

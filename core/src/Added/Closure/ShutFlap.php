@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Added;
+namespace Gimbo\Core\Added\Closure;
 
 use Gimbo\Core\Crease\Folding;
 use Gimbo\Core\Crease\Overlap;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Added;
+namespace Gimbo\Core\Added\Liner;
 
 use Gimbo\Core\Crease\Pattern;
 use Gimbo\Core\Geometry\Point;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Added;
+namespace Gimbo\Core\Added\Closure;
 
 use Gimbo\Core\Crease\Face;
 use Gimbo\Core\Crease\Folding;
@@ -20,7 +20,7 @@ use Gimbo\Core\Sheet\Flap;
  * on the flap's end and one below it. A slit is as long as the flap is wide where it goes in. A catch is a punched shape glued by its
  * lower half, so that the flap's tip slides under the upper one. Sizes and distances are common practice, no source.
  */
-final class Closure
+final class FlapHold
 {
     /** A catch. */
     private const CATCH_MM = 25.4;

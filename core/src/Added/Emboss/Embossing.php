@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Gimbo\Core\Added;
+namespace Gimbo\Core\Added\Emboss;
 
+use Gimbo\Core\Added\Carrier;
+use Gimbo\Core\Added\Rings;
 use Gimbo\Core\Fit\Fit;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Measure\Length;
