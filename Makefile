@@ -1,12 +1,12 @@
 # What CI runs is `make check`; bin/test installs what it needs and calls it.
 
-.PHONY: check style types analyse places core app units journeys faults-short faults property bench screenshots same planted language
+.PHONY: check style types analyse places core app units journeys faults-short faults property bench screenshots same planted language contract answers
 
 check: types style analyse core app units journeys faults-short
 
 style:
 	vendor/bin/pint --test
-	npx prettier --check resources/js resources/css e2e bench/faults lang api playwright.config.ts vite.config.ts vite.onefile.config.ts vitest.config.ts --log-level warn
+	npx prettier --check resources/js resources/css e2e bench/faults lang api docs/spec.schema.json playwright.config.ts vite.config.ts vite.onefile.config.ts vitest.config.ts --log-level warn
 	npx eslint resources/js e2e --max-warnings 0
 
 # The browser's types are generated from api/openapi.json and never kept.
@@ -66,3 +66,12 @@ planted:
 # Makes the made-up language anew from what English says now; the journeys show every view in it.
 language:
 	GIMBO_WRITE_LANGUAGE=1 npx playwright test language -g "is made of what English says"
+
+# Writes what of the contract is the program's own: enums, and what a spec may say.
+contract:
+	php api/contract.php
+	npx prettier --write api docs/spec.schema.json --log-level warn
+
+# Two thousand random requests and their answers against the contract.
+answers:
+	GIMBO_ANSWERS=$(or $(RUNS),185) vendor/bin/phpunit tests/Feature/AnswersTest.php

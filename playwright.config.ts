@@ -1,11 +1,11 @@
 import { defineConfig } from '@playwright/test'
-import { CUTTER_PORT } from './e2e/cutter'
+import { addressOf, cutterPortOf, GIMBOS, WORKERS, type Kind } from './e2e/gimbos'
 
-/** Journeys through a Gimbo of their own, on a port and a database that nothing else uses. */
+/** Journeys through Gimbos of their own, a file in one worker after another. */
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
-  workers: 1,
+  workers: WORKERS,
   timeout: 120_000,
   expect: {
     timeout: 15_000,
@@ -17,7 +17,6 @@ export default defineConfig({
   // A shared machine may stall a browser for seconds; what passes only the second time is reported as flaky.
   retries: process.env.CI ? 1 : 0,
   use: {
-    baseURL: 'http://127.0.0.1:8471',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
@@ -33,20 +32,22 @@ export default defineConfig({
     },
     screenshot: 'only-on-failure',
   },
-  webServer: [gimbo(8471, 'e2e'), gimbo(8474, 'pictures'), gimbo(8475, 'language', 'sl-x-tern'), gimbo(8477, 'views')],
+  webServer: (Object.keys(GIMBOS) as Kind[]).flatMap((kind) =>
+    Array.from({ length: WORKERS }, (_, worker) => gimbo(kind, worker)),
+  ),
 })
 
-/** A Gimbo of its own, begun with the demo alone. */
-function gimbo(port: number, name: string, language = 'en') {
-  const database = `storage/framework/${name}.sqlite`
+/** A Gimbo begun with the demo alone. */
+function gimbo(kind: Kind, worker: number) {
+  const database = `storage/framework/e2e-${kind}-${worker}.sqlite`
   return {
     command: `rm -f ${database}*; exec bin/start`,
-    url: `http://127.0.0.1:${port}/api/ping`,
+    url: `${addressOf(kind, worker)}/api/ping`,
     env: {
-      GIMBO_PORT: String(port),
+      GIMBO_PORT: String(GIMBOS[kind].port + worker),
       GIMBO_DATABASE: `${process.cwd()}/${database}`,
-      GIMBO_CUTTER_PORT: String(CUTTER_PORT),
-      GIMBO_LANGUAGE: language,
+      GIMBO_CUTTER_PORT: String(cutterPortOf(kind, worker)),
+      GIMBO_LANGUAGE: GIMBOS[kind].language,
     },
     gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
     timeout: 120_000,

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { figure, inInches, kept, mark, openNew, own, square } from './gimbo'
 
 test.beforeEach(async ({ page }) => void (await inInches(page)))

@@ -2,12 +2,9 @@ import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { createInterface } from 'node:readline'
 
-/** Where the journeys' cutter stand-in listens. */
-export const CUTTER_PORT = 8476
-
 /** The stand-in for a cutting machine, told how to behave; what it says of a job is read line by line. */
-export async function startCutter(mode: string, options: string[] = []) {
-  const cutter = spawn('bin/cutter', [`--port=${CUTTER_PORT}`, `--mode=${mode}`, ...options], {
+export async function startCutter(port: number, mode: string, options: string[] = []) {
+  const cutter = spawn('bin/cutter', [`--port=${port}`, `--mode=${mode}`, ...options], {
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   const lines = createInterface({ input: cutter.stdout })[Symbol.asyncIterator]()

@@ -1,9 +1,10 @@
-import { expect, test } from '@playwright/test'
-import { CUTTER_PORT, startCutter } from './cutter'
+import { expect, test } from './test'
+import { startCutter } from './cutter'
 import { openNew } from './gimbo'
 
 test('a job is kept when the cutter is not there, and sent again when it is; the bar shows how far it is', async ({
   page,
+  cutterPort,
 }) => {
   await openNew(page, { make: 'tray-and-lid' })
   await page.getByRole('button', { name: 'Hand on' }).click()
@@ -14,11 +15,11 @@ test('a job is kept when the cutter is not there, and sent again when it is; the
 
   const job = page.getByRole('listitem', { name: 'Journey, Tray' })
   await expect(job).toHaveAttribute('data-state', 'failed')
-  await expect(job).toContainText(`nothing answers at 127.0.0.1:${CUTTER_PORT}`)
+  await expect(job).toContainText(`nothing answers at 127.0.0.1:${cutterPort}`)
   await page.reload()
   await expect(job).toHaveAttribute('data-state', 'failed')
 
-  const cutter = await startCutter('slow')
+  const cutter = await startCutter(cutterPort, 'slow')
   try {
     await job.getByRole('button', { name: 'Send again' }).click()
     const bar = job.getByRole('progressbar')
@@ -41,8 +42,8 @@ for (const [mode, said] of [
   ['silent', 'does not answer'],
   ['gone', 'went away in the middle'],
 ] as const) {
-  test(`a cutter that is ${mode} is said to be, and the job kept`, async ({ page }) => {
-    const cutter = await startCutter(mode)
+  test(`a cutter that is ${mode} is said to be, and the job kept`, async ({ page, cutterPort }) => {
+    const cutter = await startCutter(cutterPort, mode)
     try {
       const id = await openNew(page)
       await page.request.post(`/api/designs/${id}/cutting`, { data: {} })
@@ -62,8 +63,8 @@ for (const [mode, said] of [
   })
 }
 
-test('a cut rests, goes on, is stopped with the blade up, and goes on from there', async ({ page }) => {
-  const cutter = await startCutter('slow', ['--sheet=keep'])
+test('a cut rests, goes on, is stopped with the blade up, and goes on from there', async ({ page, cutterPort }) => {
+  const cutter = await startCutter(cutterPort, 'slow', ['--sheet=keep'])
   try {
     const id = await openNew(page, { make: 'tray-and-lid' })
     await page.request.post(`/api/designs/${id}/cutting`, { data: { pieces: ['tray'] } })

@@ -1,14 +1,17 @@
 import AxeBuilder from '@axe-core/playwright'
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { faultsOf } from './laid'
 import { sayIn } from './say'
 import { VIEWS } from './views'
 
 const say = sayIn('en')
 
+// Each view is opened by itself: they go to whichever worker is free.
+test.describe.configure({ mode: 'parallel' })
+
 // A shelf with the demo alone.
-test.use({ baseURL: 'http://127.0.0.1:8477' })
+test.use({ kind: 'views' })
 
 /** Phones, tablets both ways, a laptop, and a large screen; 320 px is what WCAG 2.1 (1.4.10) asks for. */
 const SIZES = [
@@ -53,26 +56,18 @@ test('every route has its view here', () => {
 })
 
 for (const { name, open, isFleeting = false } of VIEWS) {
-  test(`${name} has room on every screen`, async ({ page }) => {
+  test(`${name} has room and is accessible on every screen`, async ({ page }) => {
     const found: string[] = []
     await open(page, say)
-    for (const [width, height] of isFleeting ? SIZES.filter(([one]) => FEW.includes(one)) : SIZES) {
+    for (const [width, height] of SIZES) {
+      const isMeasured = !isFleeting || FEW.includes(width)
+      const isLookedThrough = AXE_AT.includes(width)
+      if (!isMeasured && !isLookedThrough) continue
       await page.setViewportSize({ width, height })
       if (isFleeting) await open(page, say)
       await settled(page)
-      for (const fault of await faultsOf(page)) found.push(`${width} × ${height}: ${fault}`)
-    }
-    expect(found).toEqual([])
-  })
-
-  test(`${name} is accessible on every screen`, async ({ page }) => {
-    const found: string[] = []
-    await open(page, say)
-    for (const [width, height] of SIZES.filter(([one]) => AXE_AT.includes(one))) {
-      await page.setViewportSize({ width, height })
-      if (isFleeting) await open(page, say)
-      await settled(page)
-      for (const theme of ['light', 'dark']) {
+      for (const fault of isMeasured ? await faultsOf(page) : []) found.push(`${width} × ${height}: ${fault}`)
+      for (const theme of isLookedThrough ? ['dark', 'light'] : []) {
         await page.evaluate((to) => (document.documentElement.dataset.theme = to), theme)
         // Only colours differ in the dark.
         for (const fault of await violations(page, theme === 'dark' ? ['color-contrast'] : null))

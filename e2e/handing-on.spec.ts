@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { figure, inInches, openNew, own, square } from './gimbo'
 
 async function handOn(page: Page, item: RegExp): Promise<string> {

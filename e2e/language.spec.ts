@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { faultsOf } from './laid'
 import { madeUp } from './made-up'
 import { begins, sayIn } from './say'
@@ -7,8 +7,10 @@ import { VIEWS } from './views'
 
 /** Every view once more in a language that was made up: longer words, other letters, a decimal comma, four forms of number. */
 const LANGUAGE = 'sl-x-tern'
-test.use({ baseURL: 'http://127.0.0.1:8475' })
+test.use({ kind: 'language' })
 const say = sayIn(LANGUAGE)
+
+test.describe.configure({ mode: 'parallel' })
 
 const SIZES = [
   [390, 844],

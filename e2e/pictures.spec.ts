@@ -1,11 +1,11 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { startCutter } from './cutter'
 
 /**
  * The pictures in docs/screenshots, each compared with what the view looks like now, from a Gimbo that holds nothing but the
  * demo. After a change that is meant, `make screenshots` takes them anew; then look at each.
  */
-test.use({ baseURL: 'http://127.0.0.1:8474' })
+test.use({ kind: 'pictures' })
 
 interface Picture {
   name: string
@@ -15,7 +15,7 @@ interface Picture {
   height?: number
   theme?: 'light' | 'dark'
   fullPage?: boolean
-  act?: (page: Page) => Promise<unknown>
+  act?: (page: Page, cutterPort: number) => Promise<unknown>
 }
 
 const toFold = async (page: Page, share: string) => {
@@ -139,11 +139,11 @@ const PICTURES: Picture[] = [
   {
     name: 'cutting',
     design: /Ten tern/,
-    act: async (page) => {
+    act: async (page, cutterPort) => {
       const jobs = `/api${new URL(page.url()).pathname}/cutting`
       const before = (await (await page.request.get('/api/cutting')).json()) as { jobs: Array<{ id: string }> }
       for (const { id } of before.jobs) await page.request.delete(`/api/cutting/${id}`)
-      const cutter = await startCutter('ready')
+      const cutter = await startCutter(cutterPort, 'ready')
       try {
         await page.request.post(jobs, { data: { pieces: ['tray'] } })
         await cutter.report()
@@ -189,7 +189,7 @@ for (const {
   fullPage = false,
   act,
 } of PICTURES) {
-  test(`the picture of ${name} is what the view looks like`, async ({ page }) => {
+  test(`the picture of ${name} is what the view looks like`, async ({ page, cutterPort }) => {
     await page.setViewportSize({ width, height })
     await page.addInitScript((value) => localStorage.setItem('gimbo.theme', value), theme)
     await page.goto(path)
@@ -197,7 +197,7 @@ for (const {
       await page.getByRole('link', { name: design }).first().click()
       await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
     }
-    await act?.(page)
+    await act?.(page, cutterPort)
     await page.waitForTimeout(400)
     await page.mouse.move(2, 2)
     await expect(page).toHaveScreenshot(`${name}.png`, { fullPage, animations: 'disabled', caret: 'hide' })

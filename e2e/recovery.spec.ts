@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { figure, kept, openNew, square } from './gimbo'
 
 test('bad input is said beside its field, the last good drawing stays, and nothing typed is lost', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { begin, figure, inInches, kept, mark, openNew, square } from './gimbo'
 
 test.beforeEach(async ({ page }) => void (await inInches(page)))

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { figure, kept, openNew, own, square } from './gimbo'
 
 test('two windows on one design: what is typed in one shows in the other, and neither loses anything', async ({

@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from './test'
 import { kept, openNew, own } from './gimbo'
 import { showRequest } from './views'
 

@@ -22,6 +22,7 @@ use App\Http\Controllers\SizesFileController;
 use App\Http\Controllers\SizingController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StockController;
+use App\Http\Controllers\ToldController;
 use App\Http\Controllers\TrialController;
 use App\Http\Controllers\UsualController;
 use App\Http\Controllers\VariantController;
@@ -65,6 +66,8 @@ Route::delete('designs/{design}', [DesignController::class, 'destroy']);
 Route::post('designs/{design}/restore', [DesignController::class, 'restore'])->withTrashed();
 Route::post('designs/{design}/copy', [DesignController::class, 'copy']);
 
+Route::get('designs/{design}/told', [ToldController::class, 'steps']);
+Route::get('designs/{design}/folding', [ToldController::class, 'folding']);
 Route::get('designs/{design}/picture', PictureController::class);
 Route::get('designs/{design}/alternatives', AlternativesController::class);
 Route::get('designs/{design}/ticks', [RecordController::class, 'index']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\HandOn;
 
 use App\Screen\DesignView;
+use App\Screen\SizedView;
 use App\Shelf\Draft;
 use App\Words\Spoken;
 use App\Words\Words;
@@ -21,7 +22,7 @@ final readonly class OneFile
     /** In a script of JSON nothing may look like the end of it. */
     private const INSIDE = JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
-    public function __construct(private Words $words, private DesignView $view, private Handout $handout)
+    public function __construct(private Words $words, private DesignView $view, private SizedView $sized, private Handout $handout)
     {
     }
 
@@ -36,6 +37,7 @@ final readonly class OneFile
         }
         $held = json_encode([
             'view' => $this->view->of($draft),
+            'told' => $this->sized->steps($sized),
             'pictures' => $pictures,
             'spoken' => (new Spoken($this->words))->steps($sized),
             'handout' => $this->handout->html($draft, $sized->request->system === System::Metric ? PaperFormat::A4 : PaperFormat::Letter),

@@ -25,6 +25,8 @@ final readonly class Drafting
     /** @throws InvalidDocument when the document's spec is none */
     public function start(DesignDocument $document, string $group = '', ?string $variantOf = null): Draft
     {
+        $document = $document->sizedBy($this->sizing->request($document->spec)->spec);
+
         return DB::transaction(function () use ($document, $group, $variantOf): Draft {
             $design = new Design(['revision' => 1, 'group' => $group, 'variant_of' => $variantOf]);
             $draft = $this->shelved($design, $document);

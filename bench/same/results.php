@@ -31,6 +31,12 @@ $sort = function (mixed $part) use (&$sort): mixed {
 $text = fn (mixed $part): string => json_encode($sort($part), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
 $refused = fn (InvalidDocument $error): array => array_map(fn ($problem) => [$problem->at, $problem->reason], $error->problems);
 
+/** Without what holds nothing: a spec says the same without it. */
+function full(array $spec): array
+{
+    return array_filter(array_map(fn (mixed $value): mixed => is_array($value) ? full($value) : $value, $spec), fn (mixed $value): bool => $value !== []);
+}
+
 /**
  * Every field that can be changed, and what three changes make of the spec, or why they cannot be made.
  *
@@ -51,7 +57,7 @@ function edits(Sizing $sizing, array $spec): array
         $changes = [mt_rand(0, 2) === 0 ? $change::nudge($at, mt_rand(-3, 3)) : $change::set($at, $to)];
         mt_rand(0, 3) === 0 && $changes[] = $change::set(['/system', '/make', '/holds/count', '/tools/score', '/paper/colour'][$n], ['metric', 'note-wallet', '7', '1/8, 1 mm', '#aabbcc'][$n]);
         try {
-            $after[] = [$at, $to, $sizing->edited($spec, $changes)];
+            $after[] = [$at, $to, full($sizing->edited($spec, $changes))];
         } catch (InvalidDocument $error) {
             $after[] = [$at, $to, $refused($error)];
         }

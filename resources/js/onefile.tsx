@@ -3,7 +3,7 @@ import { FileText, Footprints } from 'lucide-react'
 import { StrictMode, useMemo, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { MemoryRouter } from 'react-router'
-import type { DesignView } from './api/client'
+import type { DesignView, Told } from './api/client'
 import type { Hand } from './features/table/stepwise/hand'
 import { openRecord } from './features/table/stepwise/record'
 import { Stepwise } from './features/table/stepwise/Stepwise'
@@ -16,6 +16,7 @@ import { speakBy, words } from './words'
 /** What the file holds: a design, its steps' pictures for each order and hand, how each is said, and the handout. */
 interface Held {
   view: DesignView
+  told: Told
   pictures: Record<`${Order} ${Hand}`, string[]>
   spoken: string[]
   handout: string
@@ -24,7 +25,7 @@ interface Held {
 
 /** The step view of one design by itself: nothing is asked of anywhere, what is ticked is kept in this browser. */
 function OneFile({ held }: { held: Held }) {
-  const { view } = held
+  const { view, told } = held
   const record = useMemo(() => openRecord(`${view.id}.${view.revision}`, false), [view])
   const [order, setOrder] = useState<Order>('by-piece')
   const [hand, setHand] = useState<Hand>('right')
@@ -55,7 +56,7 @@ function OneFile({ held }: { held: Held }) {
   return (
     <div className="flex h-full flex-col bg-panel">
       <Stepwise
-        {...{ view, record, hand }}
+        {...{ view, told, record, hand }}
         pictures={held.pictures[`${order} ${hand}`]}
         spoken={held.spoken}
         onHand={setHand}

@@ -104,9 +104,9 @@ final class HandingOnTest extends TestCase
         $held = json_decode($found[1] ?? '', true);
         self::assertSame('Tide </script> table', $held['view']['name']);
         foreach (['by-piece right', 'by-piece left', 'by-tool right', 'by-tool left'] as $of) {
-            self::assertSameSize($held['view']['design']['steps'], $held['pictures'][$of]);
+            self::assertSameSize($held['told']['steps'], $held['pictures'][$of]);
         }
-        self::assertSameSize($held['view']['design']['steps'], $held['spoken']);
+        self::assertSameSize($held['told']['steps'], $held['spoken']);
         self::assertStringContainsString('<h1', $held['handout']);
     }
 }

@@ -416,12 +416,15 @@ final class PlanTest extends TestCase
         $label = ['id' => 'l', 'role' => 'label', 'text' => 'Tern', 'count' => 2];
         $id = $this->start('Thirty', ['with' => [...self::CARD['with'], $ribbon, $label]] + self::CARD);
         $one = $this->getJson("/api/designs/$id")->json();
+        $steps = fn (): array => (array) $this->getJson("/api/designs/$id/told")->json('steps');
+        $before = $steps();
         $many = $this->edit($id, [['at' => '/wanted', 'to' => 30]])->assertOk()->json();
+        $after = $steps();
 
         self::assertSame('30', $many['fields']['/wanted']['text']);
         self::assertSame($one['design']['pieces'], $many['design']['pieces']);
-        self::assertSame(array_map(fn (array $step) => 30 * $step['copies'], $one['design']['steps']), array_column($many['design']['steps'], 'copies'));
-        self::assertStringContainsString('Cut 30 sheets', (string) json_encode($many['design']['steps'][0]['says']));
+        self::assertSame(array_map(fn (array $step) => 30 * $step['copies'], $before), array_column($after, 'copies'));
+        self::assertStringContainsString('Cut 30 sheets', (string) json_encode($after[0]['says']));
         $csv = (string) $this->get("/api/designs/$id/cutting-list.csv")->assertOk()->getContent();
         self::assertStringContainsString('Thirty,card,30,', $csv);
         self::assertStringContainsString('Thirty,l,60,', $csv);

@@ -24,7 +24,7 @@ final class RecipeTest extends TestCase
         self::assertStringContainsString(' mm × ', $millimetres);
         self::assertStringNotContainsString(' in ×', $millimetres);
         // As many numbered steps in each as the design has.
-        $steps = count($view['steps']);
+        $steps = count((array) $this->getJson("/api/designs/$id/told")->json('steps'));
         self::assertSame($steps, preg_match_all('/^\d+\. /m', $inches));
         self::assertSame($steps, preg_match_all('/^\d+\. /m', $millimetres));
         self::assertStringNotContainsString('<', $text);

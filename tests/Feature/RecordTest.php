@@ -79,7 +79,7 @@ final class RecordTest extends TestCase
     {
         $id = $this->start();
         $spoken = (array) $this->getJson("/api/designs/$id/work")->assertOk()->json('spoken');
-        self::assertSameSize((array) $this->getJson("/api/designs/$id")->json('design.steps'), $spoken);
+        self::assertSameSize((array) $this->getJson("/api/designs/$id/told")->json('steps'), $spoken);
         foreach ($spoken as $said) {
             self::assertDoesNotMatchRegularExpression('~\d|/~', $said);
         }

@@ -20,6 +20,6 @@ final class SizingController
         $spec = $body['spec'] ?? null;
         $changes = ($body['changes'] ?? []) === [] ? [] : ChangeList::read($body['changes']);
 
-        return new JsonResponse($view->of($sizing->size($changes === [] ? $spec : $sizing->edited($spec, $changes))));
+        return new JsonResponse($view->whole($sizing->size($changes === [] ? $spec : $sizing->edited($spec, $changes))));
     }
 }

@@ -104,6 +104,9 @@ final class Design
     /** @return list<array{WorkStep, string}> what is cut by hand, because no punch or die that is there gives its size, and what is said of it */
     public function byHand(): array
     {
+        if (! $this->request->tools->punches->cutsAnything()) {
+            return [];
+        }
         $byHand = [];
         foreach ($this->steps() as $step) {
             $why = array_values(array_intersect($step->advice, PunchedWork::BY_HAND))[0] ?? null;

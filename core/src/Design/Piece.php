@@ -103,6 +103,23 @@ final class Piece
         return $this->shape()->contents;
     }
 
+    /** The face they lie on; null where it holds none there. */
+    public function contentsFace(): ?int
+    {
+        $points = $this->contents()->points ?? [];
+        if ($points === []) {
+            return null;
+        }
+        $middle = $points[0]->plus($points[2] ?? $points[0])->times(0.5);
+        foreach (array_keys($this->pattern()->faces) as $face) {
+            if ($this->pattern()->polygon($face)->containsOrTouches($middle)) {
+                return $face;
+            }
+        }
+
+        return null;
+    }
+
     /** @return array<string, list<float>> see Shape */
     public function bends(): array
     {

@@ -198,7 +198,7 @@ final class DesignWriter
             'contents' => self::ringOrNull($piece->contents()),
             'outline' => self::ringOrNull($piece->outline()),
             'closure' => $this->closure($piece),
-        ] + ($this->detail === Detail::Folding ? ['folding' => $this->folding($piece)] : []);
+        ] + ($this->detail === Detail::Folding ? ['folding' => self::folding($piece, $this->design)] : []);
     }
 
     /**
@@ -310,9 +310,9 @@ final class DesignWriter
     }
 
     /** @return Json how it is folded, moment by moment: see Telling\FoldSequence */
-    private function folding(Piece $piece): array
+    public static function folding(Piece $piece, Design $design): array
     {
-        $plan = FoldSequence::of($piece, $this->design);
+        $plan = FoldSequence::of($piece, $design);
         $vector = fn (Vector $v): array => [round($v->x, self::DECIMALS), round($v->y, self::DECIMALS), round($v->z, self::DECIMALS)];
 
         return [

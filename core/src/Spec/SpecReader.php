@@ -66,7 +66,7 @@ final class SpecReader
         $body = array_values(array_intersect_key($cutFrom, array_flip($make->body())))[0] ?? null;
 
         return new SizingRequest(
-            $make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $spec,
+            $make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $in->table->withoutEmpty($spec),
             $papers + [Paper::MAIN => $paper], $cutFrom, $with, $wanted, $in->lengths, $in->counts,
         );
     }

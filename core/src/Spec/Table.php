@@ -79,6 +79,40 @@ final class Table
         return array_map(strval(...), array_keys($this->node($at, $role)->in ?? []));
     }
 
+    /**
+     * The same spec without objects in which nothing is said: as JSON comes, they cannot be told from empty lists.
+     *
+     * @param array<string, mixed> $spec
+     * @return array<string, mixed>
+     */
+    public function withoutEmpty(array $spec): array
+    {
+        return self::full($spec, $this->root);
+    }
+
+    /**
+     * @template K of array-key
+     *
+     * @param array<K, mixed> $said
+     * @return array<K, mixed>
+     */
+    private static function full(array $said, Node $node): array
+    {
+        foreach ($said as $key => $value) {
+            $in = $node->in[$key] ?? null;
+            if ($in === null || ! is_array($value)) {
+                continue;
+            }
+            $said[$key] = self::full($value, $in);
+            $isObject = $in->row === null || in_array($in->row->kind, [Kind::Inner, Kind::Step], true);
+            if ($said[$key] === [] && $isObject) {
+                unset($said[$key]);
+            }
+        }
+
+        return $said;
+    }
+
     private function node(string $at, ?string $role): ?Node
     {
         if (strlen($at) > self::LONGEST_POINTER || ($at !== '' && $at[0] !== '/')) {

@@ -70,7 +70,7 @@ final readonly class FoldSequence
             $degrees = $piece->bends()[(string) $edge->name] ?? [];
             $bends[] = new Bend($face, $parent, $from, $to, $stageOf[$face] ?? 0, $degrees === [] ? [0.0, $edge->foldDegrees] : $degrees);
         }
-        $contents = $piece->contents() === null ? null : self::faceUnder($piece);
+        $contents = $piece->contentsFace();
         $depth = $contents === null ? Length::zero() : $design->request->item->stack();
         $flat = new self($pattern, $root, $bends, self::named($pattern, $stages), [], $contents, $depth, 1, false);
         $lift = Place::lift($piece->paper());
@@ -155,19 +155,6 @@ final readonly class FoldSequence
     private static function named(Pattern $pattern, array $stages): array
     {
         return array_map(fn (array $faces) => array_map(fn (int $face) => (string) $pattern->faces[$face]->name, $faces), $stages);
-    }
-
-    private static function faceUnder(Piece $piece): ?int
-    {
-        $points = $piece->contents()->points ?? [];
-        $middle = $points[0]->plus($points[2] ?? $points[0])->times(0.5);
-        foreach (array_keys($piece->pattern()->faces) as $face) {
-            if ($piece->pattern()->polygon($face)->containsOrTouches($middle)) {
-                return $face;
-            }
-        }
-
-        return null;
     }
 
     /**

@@ -30,6 +30,12 @@ final readonly class Punches
     ) {
     }
 
+    /** Whether there is anything that rounds a corner, or cuts a hole. */
+    public function cutsAnything(): bool
+    {
+        return [...$this->circles, ...$this->corners, ...$this->dies] !== [];
+    }
+
     /** The circle nearest in size to what was asked for; null where it is not said which there are. */
     public function circle(Length $across): ?Length
     {

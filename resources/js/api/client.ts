@@ -6,6 +6,12 @@ type Schemas = components['schemas']
 export type DesignView = Schemas['DesignView']
 export type Sized = Schemas['Design']
 export type Piece = Schemas['Piece']
+/** With its steps and its folds. */
+export type Whole = Schemas['WholeDesign']
+export type Told = Schemas['Told']
+export type Folding = Schemas['FoldPlan']
+/** A piece, and how it is folded. */
+export type FoldedPiece = Piece & { folding: Folding }
 export type Measure = Schemas['Measure']
 export type Check = Schemas['Check']
 export type Term = Schemas['Term']
@@ -185,6 +191,9 @@ export const api = {
   takeIn: (file: string) => send<DesignView>('POST', '/designs/import', file),
   design: (id: string) => send<DesignView>('GET', design(id)),
   picture: (id: string) => send<Still>('GET', `${design(id)}/picture`),
+  /** Its steps in words. */
+  told: (id: string) => send<Told>('GET', `${design(id)}/told`),
+  folding: (id: string) => send<Schemas['Foldings']>('GET', `${design(id)}/folding`),
   /** How the sheet lies for each step, drawn. */
   ticks: (id: string) => send<Schemas['Ticks']>('GET', `${design(id)}/ticks`),
   tick: (id: string, ticks: Tick[]) => send<Schemas['Ticks']>('POST', `${design(id)}/ticks`, { ticks }),
@@ -255,7 +264,7 @@ export const api = {
   /** Which state it is in. */
   now: (id: string) => ask<Schemas['Now']>('GET', `${design(id)}/now`),
   /** Sizes a spec without keeping it, after some changes to it. */
-  size: (spec: unknown, changes: Change[]) => send<Sized>('POST', '/size', { spec, changes }),
+  size: (spec: unknown, changes: Change[]) => send<Whole>('POST', '/size', { spec, changes }),
   backups: () => send<Schemas['Backups']>('GET', '/backups'),
   backUp: () => send<Backup>('POST', '/backups'),
   backup: (name: string) => send<BackupLook>('GET', `/backups/${encodeURIComponent(name)}`),

@@ -92,7 +92,7 @@ export function FiguresAside({ book, view, pieces, room, request, onChoose }: Fi
         </div>
         <div className="border-l border-line pl-4">
           <h2 className="mb-1 px-2 text-xl">{words('tab.steps')}</h2>
-          <Steps design={design} />
+          <Steps view={view} />
         </div>
       </Column>
     )
@@ -120,7 +120,7 @@ export function FiguresAside({ book, view, pieces, room, request, onChoose }: Fi
           {fits}
         </Tabs.Content>
         <Tabs.Content value="steps">
-          <Steps design={design} />
+          <Steps view={view} />
         </Tabs.Content>
       </Tabs.Root>
     </Column>

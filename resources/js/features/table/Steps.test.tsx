@@ -2,7 +2,7 @@ import { render, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Piece, Sized, Step } from '@/api/client'
 import { pieceName } from '@/ui/pieceName'
-import { Steps } from './Steps'
+import { StepList } from './Steps'
 
 const step = (some: Partial<Step>): Step => ({
   id: `tray/${Math.random()}`,
@@ -30,7 +30,7 @@ const piece = (id: string) =>
   }) as unknown as Piece
 
 const show = (steps: Step[], pieces = [piece('tray'), piece('lid')]) =>
-  render(<Steps design={{ steps, pieces } as unknown as Sized} />)
+  render(<StepList design={{ pieces } as unknown as Sized} steps={steps} />)
 
 describe('Steps', () => {
   it('writes each step with its figures, its turn, its other reading and its advice', () => {

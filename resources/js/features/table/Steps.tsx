@@ -1,26 +1,33 @@
-import type { Sized, Step } from '@/api/client'
+import type { DesignView, Sized, Step } from '@/api/client'
 import { pieceName } from '@/ui/pieceName'
 import { Sentence, Sentences } from '@/ui/Sentence'
 import { words } from '@/words'
 import { light, NOTHING_LIT, useIsLit } from './lit'
+import { useTold } from './useLooked'
 
 /** The work in order, in words. */
-interface StepsProps {
-  design: Sized
+export function Steps({ view }: { view: DesignView }) {
+  const told = useTold(view)
+  return told && <StepList design={view.design} steps={told.steps} />
 }
 
-export function Steps({ design }: StepsProps) {
+interface StepsProps {
+  design: Sized
+  steps: Step[]
+}
+
+export function StepList({ design, steps }: StepsProps) {
   return (
     <ol className="space-y-0.5">
-      {design.steps.map((step, i) => (
-        <Row key={step.id} design={design} step={step} number={i + 1} />
+      {steps.map((step, i) => (
+        <Row key={step.id} {...{ design, steps, step }} number={i + 1} />
       ))}
     </ol>
   )
 }
 
 /** One step; it lights up with the measures it sets. */
-function Row({ design, step, number }: StepsProps & { step: Step; number: number }) {
+function Row({ design, steps, step, number }: StepsProps & { step: Step; number: number }) {
   const piece = design.pieces.find((one) => one.id === step.piece)
   const isLit = useIsLit(step.piece, step.measures)
   return (
@@ -31,7 +38,7 @@ function Row({ design, step, number }: StepsProps & { step: Step; number: number
     >
       <span className="text-right pr-2.5 text-soft">{number}</span>
       <span>
-        {piece && design.pieces.length > 1 && design.steps[number - 2]?.piece !== step.piece && (
+        {piece && design.pieces.length > 1 && steps[number - 2]?.piece !== step.piece && (
           <strong className="mr-1.5 font-serif">{pieceName(piece)}.</strong>
         )}
         {step.quarterTurns > 0 && `${words(`turn.${step.quarterTurns}`)} `}

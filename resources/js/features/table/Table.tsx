@@ -127,13 +127,7 @@ function Laid({ book, view, catalogue }: LaidProps) {
             <div className="relative min-h-0 flex-1">
               {isFold ? (
                 <Suspense fallback={<p className="p-6 text-soft">{words('fold.loading')}</p>}>
-                  <FoldView
-                    steps={view.design.steps}
-                    pieces={design.pieces}
-                    chosen={shown.chosen}
-                    picture={picture}
-                    design={design}
-                  />
+                  <FoldView view={view} chosen={shown.chosen} picture={picture} />
                 </Suspense>
               ) : (
                 <LitBoard design={design} pieces={pieces} isToOneScale={shown.isToOneScale} onPanel={pointAt} />

@@ -32,7 +32,7 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
     panels.set(name, [...(panels.get(name) ?? []), face])
   })
   const colour = paperColour(design, piece)
-  const vertex = (i: number): XY => view.at((fold.vertices_coords[i] ?? [0, 0]) as unknown as XY)
+  const vertex = (i: number): XY => view.at(fold.vertices_coords[i] ?? [0, 0])
   const litEdges = new Set(lit.flatMap((measure) => piece.measures[measure]?.edges ?? []))
   const measureOf = (edge: number) => {
     const found = piece.measures.findIndex((measure) => measure.edges.includes(edge))
@@ -52,13 +52,7 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
         ))}
       </g>
       {piece.glue.map((ring, i) => (
-        <polygon
-          key={i}
-          points={path((ring as unknown as XY[]).map(view.at))}
-          fill="url(#glue-hatch)"
-          opacity="0.75"
-          data-layer="glue"
-        />
+        <polygon key={i} points={path(ring.map(view.at))} fill="url(#glue-hatch)" opacity="0.75" data-layer="glue" />
       ))}
       {[...panels].map(
         ([name, faces]) =>
@@ -73,7 +67,7 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
       )}
       {piece.contents && laid.length === 0 && (
         <polygon
-          points={path((piece.contents as unknown as XY[]).map(view.at))}
+          points={path(piece.contents.map(view.at))}
           className="fill-live-wash stroke-soft"
           strokeWidth="1.2"
           strokeDasharray="1.5 4"
@@ -82,7 +76,7 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
       )}
       {piece.outline && laid.length === 0 && (
         <polygon
-          points={path((piece.outline as unknown as XY[]).map(view.at))}
+          points={path(piece.outline.map(view.at))}
           className="fill-none stroke-live"
           strokeWidth="1.4"
           data-layer="outline"
@@ -123,7 +117,7 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
       {fold.edges_vertices.map(([from, to], i) => {
         const stroke = STROKES[fold.edges_assignment[i] ?? 'B']
         if (!stroke) return null
-        const [[x1, y1], [x2, y2]] = [vertex(from as number), vertex(to as number)]
+        const [[x1, y1], [x2, y2]] = [vertex(from), vertex(to)]
         const measure = measureOf(i)
         const isLit = litEdges.has(i)
         return (
@@ -158,7 +152,7 @@ export function PieceDrawing({ design, piece, view, lit, onLight, onPanel }: Pie
 function ClosureMarks({ closure, view }: { closure: NonNullable<Piece['closure']>; view: View }) {
   return [closure.onFlap, closure.onBody].map((place, i) => {
     if (!place) return null
-    const [x, y] = view.at(place as unknown as XY)
+    const [x, y] = view.at(place)
     return (
       <circle
         key={i}

@@ -75,7 +75,7 @@ function tickLabels(design: Sized, view: View): Label[] {
 /** The contents' size written along their own width: a card that goes in turned is read turned. */
 function contentsLabel(design: Sized, piece: Piece, view: View): Label[] {
   if (!piece.contents || laidOn(design, piece).length > 0) return []
-  const ring = (piece.contents as unknown as XY[]).map(view.at)
+  const ring = piece.contents.map(view.at)
   const sides = [0, 1].map((i) => {
     const [a, b] = [ring[i] ?? [0, 0], ring[i + 1] ?? [0, 0]]
     return { along: Math.hypot(b[0] - a[0], b[1] - a[1]), turn: (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI }
@@ -96,12 +96,12 @@ function faceLabels(piece: Piece, view: View, isLaid: boolean): Label[] {
     // The contents' own size is written where they lie.
     if (
       !name ||
-      (f === piece.folding.contents?.face && !isLaid) ||
+      (f === piece.contentsFace && !isLaid) ||
       fold['faces_gimbo:name'].some((other) => other?.startsWith(`${name}-part-`)) ||
       /-part-\d+$/.test(name)
     )
       return []
-    const corners = face.map((v) => view.at((fold.vertices_coords[v] ?? [0, 0]) as unknown as XY))
+    const corners = face.map((v) => view.at(fold.vertices_coords[v] ?? [0, 0]))
     const label = { id: `face ${f}`, text: words(`face.${name}`), kind: 'face' as const, px: 14, rank: RANK.face }
     const [w, h] = [widthOf(label) / 2, heightOf(label) / 2]
     const [x, y] = centroid(corners)

@@ -26,7 +26,7 @@ export function laidOn(design: Pick<Sized, 'pieces'>, piece: Piece, copy?: numbe
       const root = chain.at(-1)
       if (!root || root.piece !== piece.id || (copy !== undefined && root.copy !== copy)) return []
       const there = (point: XY) => chain.reduce((at, place) => moved(place, at), point)
-      const vertex = (v: number) => there((one.fold.vertices_coords[v] ?? [0, 0]) as unknown as XY)
+      const vertex = (v: number) => there(one.fold.vertices_coords[v] ?? [0, 0])
       const own = one.fold['faces_gimbo:name']
       return [
         {
@@ -37,7 +37,7 @@ export function laidOn(design: Pick<Sized, 'pieces'>, piece: Piece, copy?: numbe
             ring: face.map(vertex),
           })),
           edges: one.fold.edges_vertices.flatMap(([from, to], e): Array<[XY, XY]> =>
-            one.fold.edges_assignment[e] === 'B' ? [[vertex(from as number), vertex(to as number)]] : [],
+            one.fold.edges_assignment[e] === 'B' ? [[vertex(from), vertex(to)]] : [],
           ),
         },
       ]

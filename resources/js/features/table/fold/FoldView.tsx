@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Minus, Pause, Play, Plus } from 'lucide-react'
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import type { Piece, Step, Still as Picture, Sized } from '@/api/client'
+import type { DesignView, FoldedPiece, Piece, Sized, Step, Still as Picture } from '@/api/client'
 import { IconButton } from '@/ui/IconButton'
 import { Still } from '@/ui/Still'
 import { useSize } from '@/ui/useSize'
@@ -11,23 +11,37 @@ import { assemblyOf } from './assembly'
 import { FoldScene } from './Scene'
 import { paperColour } from '../drawing/laid'
 import { stepOf } from './stepOf'
+import { useFolded, useTold } from '../useLooked'
 
 const STAGE_MS = 1300
 
 interface FoldViewProps {
-  pieces: Piece[]
-  steps: Step[]
   /** The piece shown by itself; null for all that belong together. */
   chosen: string | null
-  /** What is shown where the browser draws nothing in space. */
-  /** Null until it is known. */
+  /** What is shown where the browser draws nothing in space; null until it is known. */
   picture: Picture | null
+}
+
+/** The fold as soon as it is known. */
+export default function FoldView({ view, ...shown }: FoldViewProps & { view: DesignView }) {
+  const pieces = useFolded(view)
+  const steps = useTold(view)?.steps ?? []
+  return pieces === null ? (
+    <p className="p-6 text-soft">{words('fold.loading')}</p>
+  ) : (
+    <Fold design={view.design} {...{ pieces, steps }} {...shown} />
+  )
+}
+
+interface FoldProps extends FoldViewProps {
+  pieces: FoldedPiece[]
+  steps: Step[]
   /** What its papers are, and all that lies on its pieces. */
   design: Sized
 }
 
 /** The fold, from the flat sheet to the finished thing: turned by hand, scrubbed, or played stage by stage. */
-export default function FoldView({ design, pieces, steps, chosen, picture }: FoldViewProps) {
+function Fold({ design, pieces, steps, chosen, picture }: FoldProps) {
   const assembly = useMemo(() => assemblyOf(pieces, chosen), [pieces, chosen])
   const last = assembly.stages.length
   const first = assembly.parts[0]?.piece

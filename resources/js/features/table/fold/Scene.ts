@@ -20,7 +20,7 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
-import type { Piece, Sized } from '@/api/client'
+import type { FoldedPiece, Piece, Sized } from '@/api/client'
 import { laidOn, layersUnder, paperColour } from '../drawing/laid'
 import { partAt, type Assembly } from './assembly'
 import { bandRound } from './band'
@@ -228,9 +228,7 @@ export class FoldScene {
         ),
       )
       faces.forEach((ring, f) => {
-        const corners = (flat.faces_vertices[f] ?? []).map(
-          (v) => (flat.vertices_coords[v] ?? [0, 0]) as [number, number],
-        )
+        const corners = (flat.faces_vertices[f] ?? []).map((v): [number, number] => flat.vertices_coords[v] ?? [0, 0])
         paper.polygon(ring, corners)
         made.push(...ring)
         outline(outlines, ring, (i, next) =>
@@ -324,7 +322,7 @@ export class FoldScene {
 }
 
 /** The angle of the standing face's first side on the sheet. */
-function lieOf({ fold, folding }: Piece): number {
+function lieOf({ fold, folding }: FoldedPiece): number {
   const [a, b] = (fold.faces_vertices[folding.root] ?? []).map((v) => fold.vertices_coords[v] ?? [0, 0])
   return a && b ? Math.atan2((b[1] ?? 0) - (a[1] ?? 0), (b[0] ?? 0) - (a[0] ?? 0)) : 0
 }

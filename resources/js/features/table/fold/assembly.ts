@@ -1,9 +1,9 @@
-import type { Piece } from '@/api/client'
+import type { FoldedPiece } from '@/api/client'
 import { foldedAt, placedAt, type Folded, type XYZ } from './folded'
 
 /** One sheet of paper in the scene: a piece, or one of several copies of it. */
 export interface Part {
-  piece: Piece
+  piece: FoldedPiece
   /** Which of its copies. */
   copy: number
   /** The moment at which its first fold begins. */
@@ -25,7 +25,7 @@ export interface Assembly {
 const GAP_MM = 18
 
 /** One piece by itself, or all that have a place among one another: folded one after the other, then put together. */
-export function assemblyOf(pieces: readonly Piece[], chosen: string | null): Assembly {
+export function assemblyOf(pieces: readonly FoldedPiece[], chosen: string | null): Assembly {
   const placed = pieces.filter((piece) => piece.folding.places.length > 0)
   const shown =
     chosen === null && placed.length > 0 ? placed : pieces.filter((piece) => piece.id === (chosen ?? pieces[0]?.id))
@@ -41,7 +41,7 @@ export function assemblyOf(pieces: readonly Piece[], chosen: string | null): Ass
         piece,
         copy: i + 1,
         begins: stages.length,
-        place: place && { turn: place.turn, shift: place.shift as unknown as XYZ },
+        place: place && { turn: place.turn, shift: place.shift },
         beside: [x, isStanding ? -piece.sheet.height - GAP_MM : 0, 0],
       })
       if (!isStanding) x += piece.sheet.width + GAP_MM

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { Piece, Sized } from '@/api/client'
+import type { FoldedPiece, Whole } from '@/api/client'
 import { assemblyOf, partAt } from './assembly'
 import { foldedAt, type XYZ } from './folded'
 
@@ -8,19 +8,19 @@ import { foldedAt, type XYZ } from './folded'
 const GOLDEN = 'core/tests/Golden'
 const designs = readdirSync(GOLDEN, { withFileTypes: true })
   .filter((entry) => entry.isDirectory())
-  .map(({ name }): [string, Sized] => [
+  .map(({ name }): [string, Whole] => [
     name,
-    JSON.parse(readFileSync(`${GOLDEN}/${name}/result.json`, 'utf8')) as Sized,
+    JSON.parse(readFileSync(`${GOLDEN}/${name}/result.json`, 'utf8')) as Whole,
   ])
 
 const apart = (a: XYZ, b: XYZ) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2])
-const withoutLifts = (piece: Piece): Piece => ({
+const withoutLifts = (piece: FoldedPiece): FoldedPiece => ({
   ...piece,
   folding: { ...piece.folding, lifts: piece.folding.lifts.map(() => [0, 0, 0]) },
 })
 
 /** Extents along the standing face's own frame, the largest first. */
-function extents(piece: Piece, points: XYZ[]): number[] {
+function extents(piece: FoldedPiece, points: XYZ[]): number[] {
   const [a, b] = (piece.fold.faces_vertices[piece.folding.root] ?? []).map(
     (v) => piece.fold.vertices_coords[v] ?? [0, 0],
   )
@@ -65,17 +65,17 @@ describe('the fold', () => {
   })
 })
 
-const ofMake = (make: string): Sized => {
+const ofMake = (make: string): Whole => {
   const found = designs.find(([, design]) => design.make === make)
   if (!found) throw new Error(`no ${make} among the kept results`)
   return found[1]
 }
-const firstOf = (design: Sized): Piece => {
+const firstOf = (design: Whole): FoldedPiece => {
   const [piece] = design.pieces
   if (!piece) throw new Error('no piece')
   return piece
 }
-const faceOf = (piece: Piece, faces: XYZ[][], name: string): XYZ[] =>
+const faceOf = (piece: FoldedPiece, faces: XYZ[][], name: string): XYZ[] =>
   faces[piece.fold['faces_gimbo:name'].indexOf(name)] ?? []
 const zs = (points: readonly XYZ[]) => points.map(([, , z]) => z)
 
@@ -121,7 +121,7 @@ describe('the assembly', () => {
     const [base, lid] = parts.map((part) => ({ piece: part.piece, ...partAt(part, stages, stages.length) }))
     if (!base || !lid) throw new Error('two parts')
     const flat = (lid.piece.fold.faces_vertices[lid.piece.folding.root] ?? []).map(
-      (v) => (lid.piece.fold.vertices_coords[v] ?? [0, 0]) as unknown as [number, number],
+      (v): [number, number] => lid.piece.fold.vertices_coords[v] ?? [0, 0],
     )
     const turned = lid.faces[lid.piece.folding.root] ?? []
     flat.forEach(([x, y], i) => {

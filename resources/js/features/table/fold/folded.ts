@@ -1,4 +1,4 @@
-import type { Piece } from '@/api/client'
+import type { FoldedPiece } from '@/api/client'
 
 export type XYZ = readonly [number, number, number]
 
@@ -39,7 +39,7 @@ function about([x0, y0]: readonly [number, number], [x1, y1]: readonly [number, 
   return [...rows, [x0 - dot(rows[0], from), y0 - dot(rows[1], from), -dot(rows[2], from)]]
 }
 
-type Bend = Piece['folding']['bends'][number]
+type Bend = FoldedPiece['folding']['bends'][number]
 
 const shareOf = (bend: Bend, moment: number) => Math.max(0, Math.min(1, moment - bend.stage))
 
@@ -66,10 +66,9 @@ const SEEN_MM = 0.8
 const OFF_PAPER_MM = 0.15
 
 /** A piece at a moment of its fold plan: the core's hinges, order and angles, applied. Frame: that of the flat sheet. */
-export function foldedAt(piece: Pick<Piece, 'fold' | 'folding' | 'contents'>, moment: number): Folded {
+export function foldedAt(piece: Pick<FoldedPiece, 'fold' | 'folding' | 'contents'>, moment: number): Folded {
   const { fold, folding } = piece
-  const vertex = (v: number): readonly [number, number] =>
-    (fold.vertices_coords[v] ?? [0, 0]) as unknown as XYZ & [number, number]
+  const vertex = (v: number): readonly [number, number] => fold.vertices_coords[v] ?? [0, 0]
   const motions: Motion[] = []
   const shares: number[] = []
   motions[folding.root] = STILL
@@ -81,17 +80,14 @@ export function foldedAt(piece: Pick<Piece, 'fold' | 'folding' | 'contents'>, mo
     shares[bend.face] = Math.min(1, 2 * shareOf(bend, moment))
   }
   const place = (face: number, [x, y]: readonly [number, number], z = 0): XYZ =>
-    plus(
-      moved(motions[face] ?? STILL, [x, y, z]),
-      times((folding.lifts[face] ?? [0, 0, 0]) as unknown as XYZ, shares[face] ?? 1),
-    )
+    plus(moved(motions[face] ?? STILL, [x, y, z]), times(folding.lifts[face] ?? [0, 0, 0], shares[face] ?? 1))
   const edges = folding.bends.flatMap((bend) => {
     const [a, b] = [place(bend.parent, vertex(bend.from)), place(bend.parent, vertex(bend.to))]
     const [c, d] = [place(bend.face, vertex(bend.to)), place(bend.face, vertex(bend.from))]
     return Math.hypot(a[0] - d[0], a[1] - d[1], a[2] - d[2]) > SEEN_MM ? [[a, b, c, d]] : []
   })
   const { contents } = folding
-  const ring = (piece.contents ?? []) as unknown as Array<[number, number]>
+  const ring = piece.contents ?? []
   return {
     faces: fold.faces_vertices.map((face, f) => face.map((v) => place(f, vertex(v)))),
     edges,

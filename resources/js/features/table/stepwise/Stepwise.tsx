@@ -1,6 +1,6 @@
 import { Check, ChevronLeft, ChevronRight, Hand as HandIcon, TriangleAlert, Volume2, VolumeX } from 'lucide-react'
 import { useEffect, useState, type ReactNode } from 'react'
-import type { DesignView, Piece, Step } from '@/api/client'
+import type { DesignView, Piece, Step, Told } from '@/api/client'
 import { Main } from '@/ui/Main'
 import { isTyping } from '@/ui/isTyping'
 import { useRoom } from '@/ui/room'
@@ -22,6 +22,7 @@ const MOST_SHOWN = 12
 
 interface StepwiseProps {
   view: DesignView
+  told: Told
   record: WorkRecord
   /** By the number of the step; none until they have come. */
   pictures: string[]
@@ -40,11 +41,12 @@ interface StepwiseProps {
 
 /** One step at a time, legible from a metre, done with a thumb, a key or a foot. */
 export function Stepwise(props: StepwiseProps) {
-  const { view, record, pictures, spoken, hand } = props
+  const { view, told, record, pictures, spoken, hand } = props
   const { design } = view
+  const { steps, byTool } = told
   const ticks = record.use((state) => state.ticks)
   const isAway = record.use((state) => state.isAway && state.waiting.length > 0)
-  const standings = design.steps.map((step) => standingOf(ticks, view, step))
+  const standings = steps.map((step) => standingOf(ticks, view, step))
   const firstToDo = () =>
     Math.max(
       0,
@@ -53,12 +55,12 @@ export function Stepwise(props: StepwiseProps) {
   const [{ order, place: wanted }, put, placeNow] = usePlace(view, firstToDo)
   const [showsAll, setShowsAll] = useState(false)
   const room = useRoom()
-  const indexes = order === 'by-tool' ? design.byTool : design.steps.map((_, i) => i)
+  const indexes = order === 'by-tool' ? byTool : steps.map((_, i) => i)
   const last = indexes.length - 1
   const within = (at: number) => Math.max(0, Math.min(at, last))
   const place = within(wanted)
   const index = indexes[place] ?? 0
-  const step = design.steps[index]
+  const step = steps[index]
   const piece = design.pieces.find((one) => one.id === step?.piece) ?? design.pieces[0]
   const [isAloud, setAloud] = useSpeech(spoken[index] ?? '')
 
@@ -68,7 +70,7 @@ export function Stepwise(props: StepwiseProps) {
   /** The next copy of this step is done; after the last of them it goes on. */
   const done = () => {
     const at = within(placeNow())
-    const step = design.steps[indexes[at] ?? 0]
+    const step = steps[indexes[at] ?? 0]
     if (!step) return
     const { copies } = standingOf(record.use.getState().ticks, view, step)
     const copy = copies.findIndex((one) => one !== 'done')
@@ -114,7 +116,7 @@ export function Stepwise(props: StepwiseProps) {
           type="button"
           className="choice-button"
           aria-pressed={order === one}
-          onClick={() => put({ order: one, place: one === 'by-tool' ? design.byTool.indexOf(index) : index })}
+          onClick={() => put({ order: one, place: one === 'by-tool' ? byTool.indexOf(index) : index })}
         >
           {words(`work.${one}`)}
         </button>
@@ -198,7 +200,7 @@ export function Stepwise(props: StepwiseProps) {
             view={view}
             piece={piece}
             step={step}
-            turned={turnedSince(design.steps, indexes, place) ?? 0}
+            turned={turnedSince(steps, indexes, place) ?? 0}
             missed={props.missed}
           />
           {step.copies > 1 && standing && (
@@ -244,7 +246,7 @@ export function Stepwise(props: StepwiseProps) {
         {room === 'narrow' && orders}
         <ol>
           {indexes.map((one, i) => {
-            const of = design.steps[one]
+            const of = steps[one]
             const its = standings[one]
             if (!of || !its) return null
             return (

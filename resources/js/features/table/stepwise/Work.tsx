@@ -6,6 +6,7 @@ import { ErrorNote } from '@/ui/ErrorNote'
 import { Main } from '@/ui/Main'
 import { words } from '@/words'
 import { openDraftBook } from '../draftBook'
+import { useTold } from '../useLooked'
 import { Changed } from './Changed'
 import { MissedHelp } from './MissedHelp'
 import { openRecord } from './record'
@@ -32,6 +33,7 @@ export function Work({ designId }: { designId: string }) {
   useWakeLock()
   const [hand, setHand] = useHand()
   const [{ pictures, spoken }, setOrder] = usePictures(designId, view?.mark ?? null, hand)
+  const told = useTold(view)
   const navigate = useNavigate()
   if (!view) {
     const why = trouble ?? (isUnanswered ? (said ?? words('saving.waiting')) : null)
@@ -55,7 +57,7 @@ export function Work({ designId }: { designId: string }) {
     )
   }
   // Where she is hangs on what is done.
-  if (!ticked) return null
+  if (!ticked || !told) return null
   return (
     <div className="flex h-full flex-col bg-panel">
       {isGone && (
@@ -73,7 +75,7 @@ export function Work({ designId }: { designId: string }) {
       )}
       <Changed view={view} />
       <Stepwise
-        {...{ view, record, pictures, spoken, hand }}
+        {...{ view, told, record, pictures, spoken, hand }}
         onHand={setHand}
         onOrder={setOrder}
         onLast={() => void navigate(`/designs/${view.id}`)}
