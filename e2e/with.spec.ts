@@ -1,11 +1,10 @@
 import { expect, test, type Locator, type Page } from './test'
-import { kept, openNew, own } from './gimbo'
+import { kept, openNew, own, told } from './gimbo'
 import { showRequest } from './views'
 
 interface Made {
   design: {
     pieces: Array<{ id: string; role: string; count: number; sheet: { width: number; height: number }; on?: string }>
-    steps: Array<{ id: string; piece: string }>
     closed: { depth: number }
   }
   spec: { with?: Array<Record<string, unknown>> }
@@ -77,9 +76,9 @@ for (const [name, width, height, hasTouch] of [
       await page.getByRole('menuitemradio', { name: 'backed with' }).click()
       await expect.poll(async () => (await made(page, id)).design.pieces.at(-1)?.role).toBe('backing')
 
-      const { design } = await made(page, id)
+      const { steps } = await told(page, id)
       // Opened while flat, backed, then covered: and every piece is cut once.
-      const order = design.steps.map((step) => step.id)
+      const order = steps.map((step) => step.id)
       const at = (step: string) => order.indexOf(step)
       expect(at('card/window/front')).toBeGreaterThan(-1)
       expect(at('card/window/front')).toBeLessThan(at('window-1-backing/glue'))
@@ -135,7 +134,8 @@ for (const [how, width, height, hasTouch] of [
         await page.goto(`/designs/${id}/work`)
         // What is done to several copies is ticked copy by copy.
         const done = page.getByRole('button', { name: /^(Done|All done)/ })
-        const last = `${design.steps.length} of ${design.steps.length}`
+        const { steps } = await told(page, id)
+        const last = `${steps.length} of ${steps.length}`
         for (let ticks = 0; ticks < 400 && (await page.getByRole('status').first().textContent()) !== last; ticks++)
           await press(done)
         await expect(page.getByRole('status').first()).toHaveText(last)
