@@ -12,7 +12,7 @@ export default defineConfig({
     // The pictures of the documentation are what the views are compared with.
     toHaveScreenshot: { pathTemplate: 'docs/screenshots/{arg}{ext}', maxDiffPixelRatio: 0.003 },
   },
-  reporter: [['list']],
+  reporter: [['list'], ['junit', { outputFile: 'test-results/journeys.xml' }]],
   forbidOnly: true,
   // A shared machine may stall a browser for seconds; what passes only the second time is reported as flaky.
   retries: process.env.CI ? 1 : 0,

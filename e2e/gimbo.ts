@@ -60,5 +60,8 @@ export async function kept(page: Page, id: string) {
 /** The steps of a design, asked past the screen. */
 export async function told(page: Page, id: string) {
   const answer = await page.request.get(`/api/designs/${id}/told`)
-  return (await answer.json()) as { steps: Array<{ id: string }> }
+  return (await answer.json()) as {
+    steps: Array<{ id: string; do: string; piece: string; measures: number[] }>
+    byTool: number[]
+  }
 }

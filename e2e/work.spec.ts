@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from './test'
-import { kept, openNew } from './gimbo'
+import { kept, openNew, told } from './gimbo'
 
 interface Answer {
   design: {
@@ -9,8 +9,6 @@ interface Answer {
       sheet: { text: { width: string; height: string } }
       measures: Array<{ text: string }>
     }>
-    steps: Array<{ id: string; do: string; piece: string; measures: number[] }>
-    byTool: number[]
   }
 }
 
@@ -21,11 +19,12 @@ test('a tray and its lid, step by step by keyboard: every figure on the way is t
     options: { lidWall: 'doubled' },
   })
   const { design } = (await (await page.request.get(`/api/designs/${id}`)).json()) as Answer
+  const { steps } = await told(page, id)
   await page.getByRole('link', { name: 'At the table, step by step' }).click()
   const status = page.getByRole('status')
   const figure = page.locator('[data-figure]')
-  for (const [i, step] of design.steps.entries()) {
-    await expect(status).toHaveText(`${i + 1} of ${design.steps.length}`)
+  for (const [i, step] of steps.entries()) {
+    await expect(status).toHaveText(`${i + 1} of ${steps.length}`)
     const piece = design.pieces.find((one) => one.id === step.piece)
     if (!piece) throw new Error(`no piece ${step.piece}`)
     await expect(page.getByText(step.piece === 'tray' ? 'Tray' : 'Lid', { exact: true })).toBeVisible()
@@ -38,17 +37,17 @@ test('a tray and its lid, step by step by keyboard: every figure on the way is t
     }
     // Each step has a picture of its own.
     await expect(page.locator('.step-picture svg')).toBeVisible()
-    if (i < design.steps.length - 1) await page.keyboard.press('PageDown')
+    if (i < steps.length - 1) await page.keyboard.press('PageDown')
   }
   await expect(page.getByRole('button', { name: 'All done' })).toBeVisible()
-  const tried = design.steps.findIndex((step) => step.do === 'try' && step.piece === 'lid')
-  const hems = design.steps.findIndex((step) => step.id === 'lid/glue/hems')
+  const tried = steps.findIndex((step) => step.do === 'try' && step.piece === 'lid')
+  const hems = steps.findIndex((step) => step.id === 'lid/glue/hems')
   expect(tried).toBeGreaterThan(0)
   expect(tried).toBeLessThan(hems)
   await page.keyboard.press('PageUp')
-  await expect(status).toHaveText(`${design.steps.length - 1} of ${design.steps.length}`)
+  await expect(status).toHaveText(`${steps.length - 1} of ${steps.length}`)
   await page.keyboard.press('Home')
-  await expect(status).toHaveText(`1 of ${design.steps.length}`)
+  await expect(status).toHaveText(`1 of ${steps.length}`)
 })
 
 test('its place is kept over a reload, and begins again once the design is another', async ({ page }) => {
@@ -72,12 +71,12 @@ test('tool by tool, each setting is used once', async ({ page }) => {
     holds: { width: '5 3/4 in', height: '4 3/8 in', thickness: '1 1/2 in' },
     options: { lidDepth: '1 1/2 in', depth: '1 1/2 in' },
   })
-  const { design } = (await (await page.request.get(`/api/designs/${id}`)).json()) as Answer
+  const { steps, byTool } = await told(page, id)
   await page.goto(`/designs/${id}/work`)
   await page.getByRole('button', { name: 'tool by tool' }).click()
   const seen: string[] = []
-  for (const i of design.byTool) {
-    const step = design.steps[i]
+  for (const i of byTool) {
+    const step = steps[i]
     if (step?.do === 'score') seen.push((await page.locator('[data-figure] .sr-only').textContent()) ?? '')
     await page.keyboard.press('ArrowRight')
   }

@@ -9,7 +9,6 @@ use Gimbo\Core\Added\Roles;
 use Gimbo\Core\Design\Design;
 use Gimbo\Core\Error\InvalidDocument;
 use Gimbo\Core\Fit\Fit;
-use Gimbo\Core\Fit\Remedy;
 use Gimbo\Core\Make\Make;
 use Gimbo\Core\Make\Makes;
 use Gimbo\Core\Make\PaperKind;
@@ -60,9 +59,14 @@ final readonly class Sizing
     {
         $request = $this->request($spec);
         $figures = $this->settle($this->plan($request));
-        $fits = array_map(fn (Fit $fit) => $fit->isOk() ? $fit : $fit->withRemedies($this->tried($fit, $figures)), $figures->fits);
+        $make = $this->make($request);
+        if ($figures->failing() === []) {
+            return new Design($make, $figures);
+        }
+        $mending = new Mending($this->settled(...), $figures, $this->fields($request), $make->options());
+        $mended = fn (Fit $fit): Fit => $fit->isOk() ? $fit : $fit->withRemedies($mending->of($fit, $make->remedies($fit->id, $figures)));
 
-        return new Design($this->make($request), $figures->withFits($fits));
+        return new Design($make, $figures->withFits(array_map($mended, $figures->fits)));
     }
 
     /**
@@ -172,14 +176,6 @@ final readonly class Sizing
         $plan = $this->plan($this->request($spec));
 
         return new Deviations($this->settle(...), fn (array $given): Plan => $this->plan($plan->request, $given), $plan, $this->settle($plan));
-    }
-
-    /** @return list<Remedy> */
-    private function tried(Fit $fit, Figures $figures): array
-    {
-        $make = $this->make($figures->request);
-
-        return (new Mending($this->settled(...), $figures, $this->fields($figures->request), $make->options()))->of($fit, $make->remedies($fit->id, $figures));
     }
 
     /** @param array<string, mixed> $spec */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Gimbo\Core\Crease;
 
 use Gimbo\Core\Geometry\Motion;
+use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Vector;
 use LogicException;
 
@@ -14,10 +15,13 @@ use LogicException;
  * Each face is carried along the shortest chain of hinges from face 0. Where hinges close a ring, the copies of a
  * vertex must meet again: gap() says how far apart they end.
  */
-final readonly class Folding
+final class Folding
 {
+    /** @var array<int, array{Point, Point, Point, Vector, Vector, Vector}> those that were asked for before, by face */
+    private array $frames = [];
+
     /** @param list<list<Vector>> $faces the vertices of each face in space, in the pattern's own order */
-    private function __construct(public Pattern $pattern, public array $faces)
+    private function __construct(public readonly Pattern $pattern, public readonly array $faces)
     {
     }
 
@@ -51,6 +55,28 @@ final readonly class Folding
     private function place(int $face, int $vertex): Vector
     {
         return $this->faces[$face][(int) array_search($vertex, $this->pattern->faces[$face]->vertices, true)];
+    }
+
+    /**
+     * A rigid fold keeps the face's own frame: its first corner, its first side, and square to that.
+     *
+     * @return array{Point, Point, Point, Vector, Vector, Vector} flat and folded: the corner and both directions
+     */
+    public function frame(int $face): array
+    {
+        return $this->frames[$face] ??= $this->framed($face);
+    }
+
+    /** @return array{Point, Point, Point, Vector, Vector, Vector} */
+    private function framed(int $face): array
+    {
+        $ring = $this->pattern->faces[$face]->vertices;
+        [$a, $b] = [$this->pattern->vertices[$ring[0]], $this->pattern->vertices[$ring[1]]];
+        $folded = $this->faces[$face];
+        $x = $folded[1]->minus($folded[0])->unit();
+        $flatX = $b->minus($a)->times(1 / $b->minus($a)->length());
+
+        return [$a, $flatX, new Point(-$flatX->y, $flatX->x), $folded[0], $x, Overlap::normal($folded)->cross($x)];
     }
 
     /** Whether a face of a flat fold lies wrong side up: seen from above, its corners run clockwise. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Gimbo\Core\Crease;
 
-use Closure;
 use Gimbo\Core\Geometry\Point;
 use Gimbo\Core\Geometry\Polygon;
 use Gimbo\Core\Geometry\Vector;
@@ -18,7 +17,7 @@ final class Overlap
      */
     public static function onFace(Folding $folding, int $face, int $other): ?Polygon
     {
-        [$flat, $flatX, $flatY, $folded, $x, $y] = self::frames($folding, $face);
+        [$flat, $flatX, $flatY, $folded, $x, $y] = $folding->frame($face);
         $onSheet = [];
         foreach ($folding->faces[$other] as $v) {
             [$dx, $dy, $dz] = [$v->x - $folded->x, $v->y - $folded->y, $v->z - $folded->z];
@@ -32,44 +31,20 @@ final class Overlap
     /** Where on the flat sheet the point of a face is that lies, folded, at a place in space, or straight under it. */
     public static function onSheet(Folding $folding, int $face, Vector $place): Point
     {
-        return self::backOf($folding, $face)($place);
+        [$flat, $flatX, $flatY, $folded, $x, $y] = $folding->frame($face);
+        [$dx, $dy, $dz] = [$place->x - $folded->x, $place->y - $folded->y, $place->z - $folded->z];
+        [$along, $up] = [$x->x * $dx + $x->y * $dy + $x->z * $dz, $y->x * $dx + $y->y * $dy + $y->z * $dz];
+
+        return new Point($flat->x + $flatX->x * $along + $flatY->x * $up, $flat->y + $flatX->y * $along + $flatY->y * $up);
     }
 
     /** Where a point of the flat sheet comes to lie when it is carried along with a face, on it or beyond its edge. */
     public static function inSpace(Folding $folding, int $face, Point $point): Vector
     {
-        [$flat, $flatX, $flatY, $folded, $x, $y] = self::frames($folding, $face);
+        [$flat, $flatX, $flatY, $folded, $x, $y] = $folding->frame($face);
         $from = $point->minus($flat);
 
         return $folded->plus($x->times($flatX->dot($from)))->plus($y->times($flatY->dot($from)));
-    }
-
-    /** @return Closure(Vector): Point */
-    private static function backOf(Folding $folding, int $face): Closure
-    {
-        [$flat, $flatX, $flatY, $folded, $x, $y] = self::frames($folding, $face);
-
-        return function (Vector $v) use ($flat, $flatX, $flatY, $folded, $x, $y): Point {
-            $from = $v->minus($folded);
-
-            return $flat->plus($flatX->times($x->dot($from)))->plus($flatY->times($y->dot($from)));
-        };
-    }
-
-    /**
-     * A rigid fold keeps the face's own frame: its first corner, its first side, and square to that.
-     *
-     * @return array{Point, Point, Point, Vector, Vector, Vector} flat and folded: the corner and both directions
-     */
-    private static function frames(Folding $folding, int $face): array
-    {
-        $ring = $folding->pattern->faces[$face]->vertices;
-        [$a, $b] = [$folding->pattern->vertices[$ring[0]], $folding->pattern->vertices[$ring[1]]];
-        $folded = $folding->faces[$face];
-        $x = $folded[1]->minus($folded[0])->unit();
-        $flatX = $b->minus($a)->times(1 / $b->minus($a)->length());
-
-        return [$a, $flatX, new Point(-$flatX->y, $flatX->x), $folded[0], $x, self::normal($folded)->cross($x)];
     }
 
     /**

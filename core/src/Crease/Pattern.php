@@ -15,8 +15,11 @@ use LogicException;
  * Millimetres; x right, y up, seen from the side that becomes the inside, so that a flap folded in is a valley.
  * Invariant: every index names something that is there. Face 0 stays on the table when the piece is folded.
  */
-final readonly class Pattern
+final class Pattern
 {
+    /** @var array<int, Polygon> those that were asked for before, by face */
+    private array $polygons = [];
+
     /**
      * @param list<Point> $vertices
      * @param list<Edge> $edges
@@ -24,8 +27,13 @@ final readonly class Pattern
      * @param list<int> $layers faces of the flat folded piece from the lowest to the uppermost; empty where it does not lie flat
      * @param int $standing index of the face the finished piece stands on
      */
-    public function __construct(public array $vertices, public array $edges, public array $faces, public array $layers = [], public int $standing = 0)
-    {
+    public function __construct(
+        public readonly array $vertices,
+        public readonly array $edges,
+        public readonly array $faces,
+        public readonly array $layers = [],
+        public readonly int $standing = 0,
+    ) {
         foreach ($edges as $edge) {
             isset($vertices[$edge->from], $vertices[$edge->to]) || throw new LogicException('An edge names a vertex that is not there.');
         }
@@ -42,7 +50,7 @@ final readonly class Pattern
 
     public function polygon(int $face): Polygon
     {
-        return Polygon::of(array_map(fn (int $v) => $this->vertices[$v], $this->faces[$face]->vertices));
+        return $this->polygons[$face] ??= Polygon::of(array_map(fn (int $v) => $this->vertices[$v], $this->faces[$face]->vertices));
     }
 
     public function faceNamed(string $name): int

@@ -18,7 +18,7 @@ namespace Gimbo\Core\Measure;
  * Values that are no whole number of ticks (1/7 in, 0.0001 in) come to the nearest tick, 1.4 nm away at most.
  * A comma before exactly three digits is refused: it may mean a thousand.
  */
-final readonly class LengthParser
+final class LengthParser
 {
     public const LONGEST_TEXT = 40;
 
@@ -59,6 +59,12 @@ final readonly class LengthParser
         return Length::mm(2000);
     }
 
+    /** Texts that were read before: one request is read again and again while what mends it is looked for. */
+    private const MOST_KNOWN = 2000;
+
+    /** @var array<string, WrittenLength> */
+    private static array $read = [];
+
     /** Twenty-five metres: no roll of paper is counted as longer, so that its area in square ticks, two metres wide, stays within an integer. */
     public static function limitOfRolls(): Length
     {
@@ -93,6 +99,17 @@ final readonly class LengthParser
     public static function read(string $text, ?Unit $bare = null, ?Length $limit = null): WrittenLength
     {
         $limit ??= self::limit();
+        $key = $text."\0".($bare?->value)."\0".$limit->ticks;
+        if (count(self::$read) > self::MOST_KNOWN) {
+            self::$read = [];
+        }
+
+        return self::$read[$key] ??= self::written($text, $bare, $limit);
+    }
+
+    /** @throws InvalidLength */
+    private static function written(string $text, ?Unit $bare, Length $limit): WrittenLength
+    {
         if (mb_strlen($text) > self::LONGEST_TEXT) {
             throw InvalidLength::tooLong(self::LONGEST_TEXT);
         }

@@ -20,7 +20,7 @@ use Gimbo\Core\Spec\SpecEditor;
  * What mends a fit that fails: what the make itself proposes, and less of whatever the paper does not reach for. Nothing is offered that
  * was not tried: after it the fit holds, and no other that held before fails.
  */
-final readonly class Mending
+final class Mending
 {
     /** The fits that less of something can mend, in every make. */
     private const LESS = ['sheet-from-paper', Reach::ID, 'flaps-stay-inside', 'lid-not-taller-than-tray'];
@@ -31,12 +31,15 @@ final readonly class Mending
     /** In how many steps at the most something gets less. */
     private const MOST_STEPS = 64;
 
+    /** @var array<string, ?list<string>> what failed after edits that were tried before: what mends one fit is tried for the next */
+    private array $tried = [];
+
     /**
      * @param Closure(array<string, mixed>): ?Figures $settle what a spec comes to; null where it is none
      * @param array<string, Field> $fields every length of the request that can be changed
      * @param list<Row> $options what can be asked of the make
      */
-    public function __construct(private Closure $settle, private Figures $figures, private array $fields, private array $options)
+    public function __construct(private readonly Closure $settle, private readonly Figures $figures, private readonly array $fields, private readonly array $options)
     {
     }
 
@@ -79,9 +82,13 @@ final readonly class Mending
      */
     private function failing(array $edits): ?array
     {
-        $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
+        $key = json_encode($edits, JSON_THROW_ON_ERROR);
+        if (! array_key_exists($key, $this->tried)) {
+            $after = ($this->settle)(SpecEditor::with($this->figures->request->spec, $edits));
+            $this->tried[$key] = $after === null ? null : array_column($after->failing(), 'id');
+        }
 
-        return $after === null ? null : array_column($after->failing(), 'id');
+        return $this->tried[$key];
     }
 
     /** @return iterable<?Remedy> the least change first */

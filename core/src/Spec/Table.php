@@ -17,6 +17,12 @@ final class Table
     /** @var array<string, Node> what may stand in an entry of `with`, by its role */
     public readonly array $entries;
 
+    /** @var array<string, list<string>> that were asked for before, by role and pointer */
+    private array $names = [];
+
+    /** @var array<string, ?Node> */
+    private array $nodes = [];
+
     /** @param list<string> $makes all there are */
     public function __construct(array $makes, public readonly ?Offer $make, public readonly AddedOffers $added)
     {
@@ -76,7 +82,7 @@ final class Table
     /** @return list<string> the names of what may stand in it */
     public function names(string $at, ?string $role = null): array
     {
-        return array_map(strval(...), array_keys($this->node($at, $role)->in ?? []));
+        return $this->names["$role $at"] ??= array_map(strval(...), array_keys($this->node($at, $role)->in ?? []));
     }
 
     /**
@@ -114,6 +120,12 @@ final class Table
     }
 
     private function node(string $at, ?string $role): ?Node
+    {
+        // Pointers that somebody makes up are not kept.
+        return $this->nodes["$role $at"] ?? (($found = $this->find($at, $role)) === null ? null : $this->nodes["$role $at"] = $found);
+    }
+
+    private function find(string $at, ?string $role): ?Node
     {
         if (strlen($at) > self::LONGEST_POINTER || ($at !== '' && $at[0] !== '/')) {
             return null;

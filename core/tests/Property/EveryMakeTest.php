@@ -42,7 +42,7 @@ final class EveryMakeTest extends TestCase
     {
         mt_srand(self::SEED);
         $sizing = Sizing::ofEverything();
-        $runs = (int) (getenv('GIMBO_PROPERTY_RUNS') ?: 2000);
+        $runs = (int) (getenv('GIMBO_PROPERTY_RUNS') ?: 1000);
         for ($run = 0; $run < $runs; $run++) {
             $spec = Specs::random($make);
             $context = json_encode($spec, JSON_THROW_ON_ERROR);
