@@ -1,10 +1,11 @@
 # What CI runs is `make check`; bin/test installs what it needs and calls it.
 
-.PHONY: check slowest style types analyse places core app units journeys faults-short faults property bench screenshots same planted language contract answers
+.PHONY: check versions slowest style types analyse places core app units journeys faults-short faults property bench screenshots same planted language contract answers
 
 check: types
 	$(MAKE) --no-print-directory -j2 -Otarget style analyse units
 	$(MAKE) --no-print-directory core app journeys faults-short slowest
+	php bench/versions.php
 
 # The ten that took longest, of those that keep their times.
 slowest:
@@ -81,3 +82,7 @@ contract:
 # Two thousand random requests and their answers against the contract.
 answers:
 	GIMBO_ANSWERS=$(or $(RUNS),185) vendor/bin/phpunit tests/Feature/AnswersTest.php
+
+# Keeps the versions of the PHP packages that are installed now as those that were tested.
+versions:
+	php bench/versions.php --write

@@ -60,7 +60,7 @@ final readonly class Handout
             'picture' => self::asImage(Sketch::finished($own)),
             'materials' => $this->materials($own),
             'cuttingList' => array_map(fn (Piece $piece) => [
-                'name' => PieceName::of($this->words, $own, $piece->id), 'count' => $piece->count * $own->request->wanted,
+                'name' => PieceName::of($this->words, $own, $piece->id), 'count' => $own->inAll($piece->count),
                 'sizes' => array_map(fn (Design $design) => $this->size($design->piece($piece->id) ?? $piece), $both),
             ], $own->pieces),
             'systems' => array_map(fn (Design $design) => $this->words->sentence("print.{$design->request->system->value}"), $both),
@@ -102,14 +102,14 @@ final readonly class Handout
         }
         foreach ($design->supplies() as $supply) {
             $words = LengthFormatter::for($design->request->system);
-            $list[] = ($design->request->wanted * $supply->count > 1 ? $design->request->wanted * $supply->count.' × ' : '').strtr(e($this->words->sentence("handout.supply.$supply->role")), [
+            $list[] = ($design->inAll($supply->count) > 1 ? $design->inAll($supply->count).' × ' : '').strtr(e($this->words->sentence("handout.supply.$supply->role")), [
                 '{length}' => $supply->length === null ? '' : $this->figure($words->rounded($supply->length)), '{size}' => $supply->size === null ? '' : $this->figure($words->rounded($supply->size)),
             ]);
         }
         foreach (Taping::inAll($design) as $tape) {
             $words = LengthFormatter::for($design->request->system);
-            $list[] = strtr(e($this->words->sentence('handout.tape', ['strips' => $tape->strips * $design->request->wanted])), [
-                '{width}' => $this->figure($words->rounded($tape->width ?? $tape->length)), '{length}' => $this->figure($words->rounded($tape->length->times($design->request->wanted))),
+            $list[] = strtr(e($this->words->sentence('handout.tape', ['strips' => $design->inAll($tape->strips)])), [
+                '{width}' => $this->figure($words->rounded($tape->width ?? $tape->length)), '{length}' => $this->figure($words->rounded($tape->length->times($design->inAll(1)))),
             ]);
         }
         foreach (With::cases() as $with) {
@@ -127,7 +127,7 @@ final readonly class Handout
         ['width' => $width, 'height' => $height] = $piece->figures->cutText();
         $name = PieceName::inSentence($this->words, $design, $piece->id);
 
-        return $this->words->sentence('handout.piece-of', ['piece' => $name, 'count' => $piece->count * $design->request->wanted, 'width' => $width, 'height' => $height]);
+        return $this->words->sentence('handout.piece-of', ['piece' => $name, 'count' => $design->inAll($piece->count), 'width' => $width, 'height' => $height]);
     }
 
     /**

@@ -109,7 +109,7 @@ final readonly class LabelSheet
     {
         $labels = [];
         foreach ($design->figures->outfit->pieces as $piece) {
-            for ($n = 0; $piece->role === 'label' && $n < $piece->figures->count * $design->request->wanted; $n++) {
+            for ($n = 0; $piece->role === 'label' && $n < $design->inAll($piece->figures->count); $n++) {
                 $labels[] = [$piece->figures->sheet->width->toMillimetres(), $piece->figures->sheet->height->toMillimetres(), $piece->addition->text('text'), $piece->radius];
             }
         }

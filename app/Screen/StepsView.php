@@ -22,7 +22,7 @@ final readonly class StepsView
             'id' => $step->id,
             'do' => $step->do->value,
             'piece' => $step->piece,
-            'copies' => $step->copies * $design->request->wanted,
+            'copies' => $design->inAll($step->copies),
             'with' => $step->with?->value,
             'turn' => round($step->turn, 4),
             'fence' => $step->fence,

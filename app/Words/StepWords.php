@@ -127,7 +127,7 @@ final readonly class StepWords
     {
         $piece = $this->piece($step->piece);
         ['width' => $width, 'height' => $height] = $piece->figures->cutText();
-        $copies = $step->copies * $this->design->request->wanted;
+        $copies = $this->design->inAll($step->copies);
         $slots = ['width' => new Figure($width), 'height' => new Figure($height), 'count' => (string) $copies];
 
         return Sentence::joined([$this->say($copies > 1 ? 'step.cut.several' : 'step.cut', $slots), $this->blade($step)]);

@@ -6,8 +6,8 @@ declare(strict_types=1);
 
 return [
     'a fold inside out' => ['fold/folded.ts', 'about(vertex(bend.to), vertex(bend.from), degreesAt(bend, moment))', 'about(vertex(bend.from), vertex(bend.to), degreesAt(bend, moment))', 'fold/folded.test.ts'],
-    'layers that lie in one plane' => ['fold/folded.ts', 'shares[face] ?? 1),', '0),', 'fold/folded.test.ts'],
-    'a lift towards the outside' => ['fold/folded.ts', 'shares[face] ?? 1),', '-(shares[face] ?? 1)),', 'fold/folded.test.ts'],
+    'layers that lie in one plane' => ['fold/folded.ts', 'shares[face] ?? 1)', '0)', 'fold/folded.test.ts'],
+    'a lift towards the outside' => ['fold/folded.ts', 'shares[face] ?? 1)', '-(shares[face] ?? 1))', 'fold/folded.test.ts'],
     'a lid mirrored' => ['fold/folded.ts', 'return [middle[0] + x + shift[0]', 'return [middle[0] - x + shift[0]', 'fold/folded.test.ts'],
     'a lid that is not turned over' => ['fold/assembly.ts', 'const turn = (part.place?.turn ?? 0) * share', 'const turn = 0 * share', 'fold/folded.test.ts'],
     'contents under the face' => ['fold/folded.ts', 'place(contents.face, point, Math.max(contents.depth, 2 * OFF_PAPER_MM))', 'place(contents.face, point, -Math.max(contents.depth, 2 * OFF_PAPER_MM))', 'fold/folded.test.ts'],

@@ -25,7 +25,8 @@ final class Alike
         $others = array_values(array_filter($pieces, fn (AddedPiece $piece) => $piece->addition !== $addition));
         $kept = [];
         foreach ($mine as $piece) {
-            $isAlike = fn (AddedPiece $one): bool => self::isSame($one->outline->points, $piece->outline->points)
+            // A backing is no rim, though it may be as large.
+            $isAlike = fn (AddedPiece $one): bool => $one->kind->name === $piece->kind->name && self::isSame($one->outline->points, $piece->outline->points)
                 && $one->placings[0]->side === $piece->placings[0]->side;
             $same = array_keys(array_filter($kept, $isAlike))[0] ?? null;
             $same === null ? $kept[] = $piece : $kept[$same] = $kept[$same]->at([...$kept[$same]->placings, ...$piece->placings]);

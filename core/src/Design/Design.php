@@ -116,6 +116,12 @@ final class Design
         return $byHand;
     }
 
+    /** How many of something there are in all, of which each one that is wanted takes so many. */
+    public function inAll(int $each): int
+    {
+        return $each * $this->request->wanted;
+    }
+
     /** @return list<Supply> what goes with it and is not paper */
     public function supplies(): array
     {

@@ -22,7 +22,7 @@ final class CuttingList
             foreach ($design->pieces as $piece) {
                 [$sheet, $cut] = [$piece->sheet, $piece->figures->cutText()];
                 $rows[] = [
-                    $name, $piece->id, (string) ($piece->count * $design->request->wanted), $cut['width'], $cut['height'],
+                    $name, $piece->id, (string) $design->inAll($piece->count), $cut['width'], $cut['height'],
                     rtrim($metric->measured($sheet->width, 2), ' m'), rtrim($metric->measured($sheet->height, 2), ' m'),
                     $piece->paper()->name ?? $piece->paper()->id,
                 ];
