@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, Refused, Unanswered, type DesignView, type Step, type Tick } from '@/api/client'
 import { openRecord, standingOf } from './record'
 
@@ -72,5 +72,17 @@ it('tells a step that is done from one that was done at other figures', () => {
   expect(standingOf(ticks(['8 in × 6 in', '7 in × 6 in']), view, step)).toMatchObject({
     standing: 'other',
     was: '7 in × 6 in',
+  })
+})
+
+describe('two ticks of one step', () => {
+  const tick = (at: string, done: boolean) => ({ step: 'tray/cut', copy: 1, done, revision: 1, figures: '', at })
+  it.each([
+    ['heard in order', [tick('2026-05-01T10:00:00.000Z', true), tick('2026-05-01T10:05:00.000Z', false)]],
+    ['heard the other way round', [tick('2026-05-01T10:05:00.000Z', false), tick('2026-05-01T10:00:00.000Z', true)]],
+  ])('%s: what was ticked later counts', (_, ticks) => {
+    localStorage.setItem('gimbo.ticks.later', JSON.stringify(ticks))
+    const { ticks: known } = openRecord('later', false).use.getState()
+    expect(Object.values(known).map(({ done }) => done)).toEqual([false])
   })
 })
