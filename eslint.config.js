@@ -1,5 +1,8 @@
+import { readdirSync } from 'node:fs'
 import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
+
+const features = readdirSync(new URL('resources/js/features', import.meta.url))
 
 export default tseslint.config(
   { ignores: ['resources/js/api/schema.ts'] },
@@ -14,6 +17,11 @@ export default tseslint.config(
   {
     // Features never reach into one another.
     files: ['resources/js/features/*/**'],
-    rules: { 'no-restricted-imports': ['error', { patterns: ['@/features/*', '../../*/**'] }] },
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['@/features/*', '../../*/**', ...features.map((one) => `**/../${one}/**`)] },
+      ],
+    },
   },
 )

@@ -20,6 +20,6 @@ return [
         onRemedy={(changes) => book.set(changes)}', 'alternatives={alternatives}
         onRemedy={() => book.set([])}', 'FiguresAside.test.tsx'],
     'a remedy that sends another fit\'s changes' => ['Fits.tsx', 'onClick={() => onRemedy(remedy.edits)}', 'onClick={() => onRemedy([])}', 'Fits.test.tsx'],
-    'a caliper that is not taken over' => ['sentence/paperChanges.ts', "    { at: '/paper/caliper', to: paper.caliper },\n", '', 'sentence/paperChanges.test.ts'],
+    'a caliper that is not taken over' => ['../../spec/paperChanges.ts', "    { at: '/paper/caliper', to: paper.caliper },\n", '', 'spec/paperChanges.test.ts'],
     'a hover that redraws every row' => ['lit.ts', '  useLit((lit) => lit.piece === piece && measures.some((measure) => lit.measures.includes(measure)))', "  {\n    const lit = useLit()\n    return lit.piece === piece && measures.some((measure) => lit.measures.includes(measure))\n  }", 'FiguresAside.test.tsx'],
 ];

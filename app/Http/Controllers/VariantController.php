@@ -22,7 +22,7 @@ final readonly class VariantController
 
     public function index(Design $design): JsonResponse
     {
-        return new JsonResponse(['variants' => $design->variants()->orderBy('saved_at')->pluck('id')->all()]);
+        return new JsonResponse(['variants' => $design->variants()->orderBy('id')->pluck('id')->all()]);
     }
 
     /** One more, the same as the design is now. */

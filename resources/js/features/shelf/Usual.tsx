@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import type { Change, Library, System, Usual as UsualSpec } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
+import { paperChanges } from '@/spec/paperChanges'
+import { toolChanges } from '@/spec/toolChanges'
 import { useRoom } from '@/ui/room'
 import { SelectField } from '@/ui/SelectField'
 import { TextField } from '@/ui/TextField'
 import { words } from '@/words'
-import { paperChanges } from '../table/sentence/paperChanges'
-import { toolChanges } from '../table/sentence/Tools'
 
 /** What is typed of it: a paper and a set of tools by their ids, lengths as texts; blank where it is as everybody has it. */
 export interface UsualDraft {

@@ -1,11 +1,11 @@
 import type { Catalogue } from '@/api/client'
 import { useLibrary } from '@/api/useLibrary'
+import { paperChanges } from '@/spec/paperChanges'
 import { ChoicePart } from '@/ui/ChoicePart'
 import { Figure } from '@/ui/Figure'
 import { Pair } from '@/ui/Pair'
 import { words } from '@/words'
 import { Field } from '../Field'
-import { paperChanges } from './paperChanges'
 import type { PartProps } from './part'
 
 /** The paper from the drawer or the sheet it must come out of, if any. */
