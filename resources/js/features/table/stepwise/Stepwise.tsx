@@ -1,5 +1,5 @@
 import { Check, ChevronLeft, ChevronRight, Hand as HandIcon, TriangleAlert, Volume2, VolumeX } from 'lucide-react'
-import { useEffect, useState, type ReactNode } from 'react'
+import { useEffect, useLayoutEffect, useState, type ReactNode } from 'react'
 import type { DesignView, Piece, Step, Told } from '@/api/client'
 import { Main } from '@/ui/Main'
 import { isTyping } from '@/ui/isTyping'
@@ -80,7 +80,8 @@ export function Stepwise(props: StepwiseProps) {
     else props.onLast?.()
   }
 
-  useEffect(() => {
+  // Before anything is seen: a key pressed at once is one, too.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const acts: Record<string, () => void> = {
         PageDown: done,
