@@ -17,13 +17,7 @@ final class Overlap
      */
     public static function onFace(Folding $folding, int $face, int $other): ?Polygon
     {
-        [$flat, $flatX, $flatY, $folded, $x, $y] = $folding->frame($face);
-        $onSheet = [];
-        foreach ($folding->faces[$other] as $v) {
-            [$dx, $dy, $dz] = [$v->x - $folded->x, $v->y - $folded->y, $v->z - $folded->z];
-            [$along, $up] = [$x->x * $dx + $x->y * $dy + $x->z * $dz, $y->x * $dx + $y->y * $dy + $y->z * $dz];
-            $onSheet[] = new Point($flat->x + $flatX->x * $along + $flatY->x * $up, $flat->y + $flatX->y * $along + $flatY->y * $up);
-        }
+        $onSheet = array_map(fn (Vector $corner): Point => self::onSheet($folding, $face, $corner), $folding->faces[$other]);
 
         return $folding->pattern->polygon($face)->intersection(Polygon::of($onSheet));
     }

@@ -22,6 +22,9 @@ final class LengthParser
 {
     public const LONGEST_TEXT = 40;
 
+    /** So many texts are known: one request is read again and again while what mends it is looked for. */
+    private const MOST_KNOWN = 2000;
+
     /** What signs spell out; a fraction that is one sign may follow its whole number at once. */
     private const VULGAR = [
         '⁄' => '/', '∕' => '/',
@@ -53,17 +56,14 @@ final class LengthParser
     /** No number of a unit is larger: products of it stay within an integer. */
     private const MOST = 1_000_000;
 
+    /** @var array<string, WrittenLength> those that were read before, by text, bare unit and limit */
+    private static array $read = [];
+
     /** Two metres: nothing that is held, cut or set in this trade is longer. */
     public static function limit(): Length
     {
         return Length::mm(2000);
     }
-
-    /** Texts that were read before: one request is read again and again while what mends it is looked for. */
-    private const MOST_KNOWN = 2000;
-
-    /** @var array<string, WrittenLength> */
-    private static array $read = [];
 
     /** Twenty-five metres: no roll of paper is counted as longer, so that its area in square ticks, two metres wide, stays within an integer. */
     public static function limitOfRolls(): Length

@@ -12,16 +12,16 @@ final class Table
     /** A pointer longer than any field's is not one. */
     private const LONGEST_POINTER = 200;
 
+    /** So many pointers are known: one request is read again and again while what mends it is looked for. */
+    private const MOST_KNOWN = 2000;
+
+    /** @var array<string, ?Node> those that were asked for before, by role and pointer */
+    private array $nodes = [];
+
     public readonly Node $root;
 
     /** @var array<string, Node> what may stand in an entry of `with`, by its role */
     public readonly array $entries;
-
-    /** @var array<string, list<string>> that were asked for before, by role and pointer */
-    private array $names = [];
-
-    /** @var array<string, ?Node> */
-    private array $nodes = [];
 
     /** @param list<string> $makes all there are */
     public function __construct(array $makes, public readonly ?Offer $make, public readonly AddedOffers $added)
@@ -82,7 +82,7 @@ final class Table
     /** @return list<string> the names of what may stand in it */
     public function names(string $at, ?string $role = null): array
     {
-        return $this->names["$role $at"] ??= array_map(strval(...), array_keys($this->node($at, $role)->in ?? []));
+        return array_map(strval(...), array_keys($this->node($at, $role)->in ?? []));
     }
 
     /**
@@ -93,7 +93,13 @@ final class Table
      */
     public function withoutEmpty(array $spec): array
     {
-        return self::full($spec, $this->root);
+        $spec = self::full($spec, $this->root);
+        if (is_array($spec['with'] ?? null)) {
+            $entries = array_map(fn (int|string $i): ?Node => $this->entries[self::roleIn($spec, "/with/$i/") ?? ''] ?? null, array_keys($spec['with']));
+            $spec['with'] = array_map(fn (mixed $entry, ?Node $in): mixed => is_array($entry) && $in !== null ? self::full($entry, $in) : $entry, $spec['with'], $entries);
+        }
+
+        return $spec;
     }
 
     /**
@@ -110,7 +116,7 @@ final class Table
                 continue;
             }
             $said[$key] = self::full($value, $in);
-            $isObject = $in->row === null || in_array($in->row->kind, [Kind::Inner, Kind::Step], true);
+            $isObject = $in->row === null || in_array($in->row->kind, [Kind::Inner, Kind::Step, Kind::Border], true);
             if ($said[$key] === [] && $isObject) {
                 unset($said[$key]);
             }
@@ -121,8 +127,11 @@ final class Table
 
     private function node(string $at, ?string $role): ?Node
     {
-        // Pointers that somebody makes up are not kept.
-        return $this->nodes["$role $at"] ?? (($found = $this->find($at, $role)) === null ? null : $this->nodes["$role $at"] = $found);
+        if (count($this->nodes) > self::MOST_KNOWN) {
+            $this->nodes = [];
+        }
+
+        return $this->nodes["$role $at"] ??= $this->find($at, $role);
     }
 
     private function find(string $at, ?string $role): ?Node

@@ -114,4 +114,18 @@ final class TableTest extends TestCase
         }
         self::assertGreaterThan(11 * 60, $lengths);
     }
+
+    /** As JSON comes, `{}` and `[]` are one: what says nothing is left out, and says the same; a part that is there with nothing said of it stays. */
+    public function test_an_object_in_which_nothing_is_said_is_left_out(): void
+    {
+        $spec = ['make' => 'folded-card', 'holds' => ['width' => '120 mm', 'height' => '160 mm', 'layers' => []], 'tools' => ['punch' => []], 'options' => []];
+        $window = ['id' => 'w', 'role' => 'window', 'on' => 'card/front', 'shape' => ['circle' => '30 mm'], 'frame' => []];
+        $read = fn (array $with): array => Sizing::ofEverything()->request(['with' => $with] + $spec)->spec;
+        $mat = ['id' => 'm', 'role' => 'mat', 'on' => 'card/front'];
+        self::assertSame([
+            'with' => [$mat, $window], 'make' => 'folded-card', 'holds' => ['width' => '120 mm', 'height' => '160 mm'],
+        ], $read([$mat + ['border' => []], $window]));
+        $border = fn (array $mat): string => Sizing::ofEverything()->request(['with' => [$mat]] + $spec)->with[0]->border?->width->toMillimetres().' mm';
+        self::assertSame($border($mat), $border($mat + ['border' => []]));
+    }
 }
