@@ -24,7 +24,6 @@ $enums = [
     'HeldKind' => Gimbo\Core\Make\HeldKind::class,
     'JobState' => App\Models\JobState::class,
     'Lie' => Gimbo\Core\Sheet\Lie::class,
-    'LineKind' => Gimbo\Core\Steps\Op\LineKind::class,
     'MeasureKind' => Gimbo\Core\Sheet\MeasureKind::class,
     'Redo' => Gimbo\Core\Settle\Redo::class,
     'Side' => Gimbo\Core\Crease\Side::class,
@@ -33,7 +32,6 @@ $enums = [
     'ToolKind' => Gimbo\Core\Tool\ToolKind::class,
     'Unit' => Gimbo\Core\Measure\Unit::class,
     'Verdict' => Gimbo\Core\Settle\Verdict::class,
-    'Waste' => Gimbo\Core\Steps\Op\Waste::class,
     'Wish' => App\Cutting\Wish::class,
     'With' => Gimbo\Core\Steps\With::class,
 ];
@@ -52,7 +50,6 @@ $some = fn (array $names, array $required): array => [
 $own['Usual'] = $some(['system', 'tools', 'paper', 'clearance'], []);
 $own['UnmadeSpec'] = $some(['holds', 'system', 'tools', 'paper', 'clearance'], ['holds', 'system']);
 $own['UnmadeSpec']['properties']['system'] = ['$ref' => '#/components/schemas/System'];
-$own['Role'] = ['type' => 'string', 'enum' => $roles->ids()];
 // What `bin/gimbo size` prints has no words for the browser, and its steps as docs/steps.schema.json has them.
 $without = fn (array $schema, string ...$names): array => [
     'properties' => array_diff_key($schema['properties'], array_flip($names)), 'required' => array_values(array_diff($schema['required'], $names)),

@@ -23,7 +23,7 @@ final class Reading
     /** @var array<string, int> every count that was read, by pointer */
     public array $counts = [];
 
-    public function __construct(public readonly FieldReader $in, public readonly Table $table)
+    public function __construct(public readonly FieldReader $in, private readonly Table $table)
     {
     }
 

@@ -41,7 +41,8 @@ final class SpecReader
         $spec = EarlierWith::brought($spec);
         $fields = new FieldReader($spec);
         $id = $fields->get('/make');
-        $in = new Reading($fields, $this->table(is_string($id) ? $id : ''));
+        $table = $this->table(is_string($id) ? $id : '');
+        $in = new Reading($fields, $table);
         $in->only('');
         $make = $this->make($fields);
         $system = System::from($in->choice('/system'));
@@ -66,7 +67,7 @@ final class SpecReader
         $body = array_values(array_intersect_key($cutFrom, array_flip($make->body())))[0] ?? null;
 
         return new SizingRequest(
-            $make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $in->table->withoutEmpty($spec),
+            $make->id(), $item, $clearance, $body === null ? $paper : $papers[$body], $system, $tools, $options, $table->withoutEmpty($spec),
             $papers + [Paper::MAIN => $paper], $cutFrom, $with, $wanted, $in->lengths, $in->counts,
         );
     }

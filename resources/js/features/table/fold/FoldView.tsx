@@ -15,6 +15,8 @@ import { useFolded, useTold } from '../useLooked'
 
 const STAGE_MS = 1300
 
+const NO_STEPS: Step[] = []
+
 interface FoldViewProps {
   /** The piece shown by itself; null for all that belong together. */
   chosen: string | null
@@ -24,12 +26,12 @@ interface FoldViewProps {
 
 /** The fold as soon as it is known. */
 export default function FoldView({ view, ...shown }: FoldViewProps & { view: DesignView }) {
-  const pieces = useFolded(view)
-  const steps = useTold(view)?.steps ?? []
-  return pieces === null ? (
+  const folded = useFolded(view)
+  const steps = useTold(view)?.steps ?? NO_STEPS
+  return folded === null ? (
     <p className="p-6 text-soft">{words('fold.loading')}</p>
   ) : (
-    <Fold design={view.design} {...{ pieces, steps }} {...shown} />
+    <Fold {...folded} steps={steps} {...shown} />
   )
 }
 
