@@ -172,7 +172,7 @@ final readonly class Backups
             Store::looked($backup->path);
             $reader = Reader::of($backup->path);
             $designs = [];
-            foreach ($reader->rows('SELECT * FROM designs WHERE variant_of IS NULL ORDER BY deleted_at IS NOT NULL, saved_at DESC') as $row) {
+            foreach ($reader->rows('SELECT * FROM designs WHERE variant_of IS NULL ORDER BY deleted_at IS NOT NULL, saved_at DESC, id DESC') as $row) {
                 $designs[] = ['id' => (string) $row['id'], 'name' => (string) $row['name'], 'group' => (string) $row['group'], 'savedAt' => (string) $row['saved_at'], 'drawing' => (string) $row['drawing'], 'isAway' => $row['deleted_at'] !== null];
             }
             $counts = [];
